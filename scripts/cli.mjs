@@ -1,4 +1,4 @@
-import { Told } from './told.mjs';
+import { UserError } from './user-error.mjs';
 
 const USAGE = `Usage: ./clay-pot <command>
 
@@ -37,7 +37,7 @@ export async function run([name, ...rest]) {
   try {
     await command(rest);
   } catch (error) {
-    console.error(error instanceof Told ? `\n${error.message}` : error);
+    console.error(error instanceof UserError ? `\n${error.message}` : error);
     process.exit(1);
   }
 }

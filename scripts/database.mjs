@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { DATA } from './places.mjs';
 import { endProcess, freePort, isOurs, runToEnd } from './processes.mjs';
-import { Told } from './told.mjs';
+import { UserError } from './user-error.mjs';
 
 const READY_WITHIN_MS = 60_000;
 
@@ -115,7 +115,7 @@ async function untilReady(child, url, log) {
     } catch (error) {
       if (ended || Date.now() > until) {
         const tail = readFileSync(log, 'utf8').split('\n').slice(-12).join('\n');
-        throw new Told(`The database did not start (${error.code ?? error.message}). Its last words:\n${tail}`);
+        throw new UserError(`The database did not start (${error.code ?? error.message}). Its last words:\n${tail}`);
       }
       await sleep(60);
     }

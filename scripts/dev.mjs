@@ -6,7 +6,7 @@ import { startDatabase } from './database.mjs';
 import { ensureOnMachine } from './machine.mjs';
 import { ROOT, RUNNING, TSC } from './places.mjs';
 import { freePort, isOurs } from './processes.mjs';
-import { Told } from './told.mjs';
+import { UserError } from './user-error.mjs';
 
 const WEB_PORT = 5173;
 const API_PORT = 4273;
@@ -18,7 +18,7 @@ const API_PORT = 4273;
 export async function dev() {
   const running = existsSync(RUNNING) ? JSON.parse(readFileSync(RUNNING, 'utf8')) : null;
   if (running && isOurs(running.pid, 'clay-pot')) {
-    throw new Told(`Clay Pot is running at ${running.address}: end it first (./clay-pot stop).`);
+    throw new UserError(`Clay Pot is running at ${running.address}: end it first (./clay-pot stop).`);
   }
   const outside = process.env.DATABASE_URL;
   if (!outside) await ensureOnMachine('database');

@@ -1,6 +1,6 @@
 import { existsSync } from 'node:fs';
 import { runToEnd } from './processes.mjs';
-import { Told } from './told.mjs';
+import { UserError } from './user-error.mjs';
 
 const HEADLESS = '/usr/bin/chromium-headless-shell';
 const CHROMIUM = '/usr/bin/chromium';
@@ -25,7 +25,7 @@ export async function ensureOnMachine(...names) {
   if (!wanted.length) return;
   const packages = wanted.flatMap((need) => need.packages);
   if (!asRoot) {
-    throw new Told(`These Debian packages are missing. Install them, then run this again:
+    throw new UserError(`These Debian packages are missing. Install them, then run this again:
 
   sudo apt-get update && sudo apt-get install --no-install-recommends ${packages.join(' ')}
 `);

@@ -3,9 +3,9 @@ import { readFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { ROOT } from './places.mjs';
-import { Told } from './told.mjs';
+import { UserError } from './user-error.mjs';
 
-/** Runs a program to its end with its output shown. @throws Told when it fails. */
+/** Runs a program to its end with its output shown. @throws UserError when it fails. */
 export async function runToEnd(program, args, { env = {}, quiet = false } = {}) {
   const child = spawn(program, args, {
     cwd: ROOT,
@@ -21,7 +21,7 @@ export async function runToEnd(program, args, { env = {}, quiet = false } = {}) 
   });
   if (code !== 0) {
     if (quiet) process.stderr.write(output);
-    throw new Told(`${program} ${args.join(' ')} failed (exit ${code}).`);
+    throw new UserError(`${program} ${args.join(' ')} failed (exit ${code}).`);
   }
 }
 
@@ -38,7 +38,7 @@ export async function freePort(wanted = 0, tries = 50) {
     });
     if (got !== null) return got;
   }
-  throw new Told(`No free port from ${wanted} to ${wanted + tries - 1}.`);
+  throw new UserError(`No free port from ${wanted} to ${wanted + tries - 1}.`);
 }
 
 /** Whether a process lives and its command line holds this text, so that a reused pid is not taken for ours. */

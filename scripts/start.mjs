@@ -8,7 +8,7 @@ import { ensureOnMachine } from './machine.mjs';
 import { DATA, ROOT, RUNNING } from './places.mjs';
 import { freePort, isOurs } from './processes.mjs';
 import { stop } from './stop.mjs';
-import { Told } from './told.mjs';
+import { UserError } from './user-error.mjs';
 
 const DEFAULT_PORT = 4173;
 
@@ -47,7 +47,7 @@ export async function start() {
   if (outcome !== 'listening') {
     if (ending) return;
     await database?.stop();
-    throw new Told('The server did not start; its last lines are above.');
+    throw new UserError('The server did not start; its last lines are above.');
   }
   const address = addressOf(port);
   mkdirSync(DATA, { recursive: true });
@@ -97,10 +97,10 @@ async function choosePort() {
   if (process.env.PORT === undefined) return freePort(DEFAULT_PORT);
   const wanted = Number(process.env.PORT);
   if (!Number.isInteger(wanted) || wanted < 1 || wanted > 65535) {
-    throw new Told(`PORT must be a port number within 1–65535, not “${process.env.PORT}”.`);
+    throw new UserError(`PORT must be a port number within 1–65535, not “${process.env.PORT}”.`);
   }
   await freePort(wanted, 1).catch(() => {
-    throw new Told(`Port ${wanted} is in use. Choose another with PORT=…, or leave PORT unset.`);
+    throw new UserError(`Port ${wanted} is in use. Choose another with PORT=…, or leave PORT unset.`);
   });
   return wanted;
 }

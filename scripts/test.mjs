@@ -8,7 +8,7 @@ import { DATA } from './places.mjs';
 import { runToEnd } from './processes.mjs';
 import { makeTemplates, TEMPLATES } from './templates.mjs';
 import { tell } from './test-results.mjs';
-import { Told } from './told.mjs';
+import { UserError } from './user-error.mjs';
 
 const PARTS = ['types', 'lint', 'unit', 'benches', 'e2e'];
 /** Run only when named. */
@@ -17,7 +17,7 @@ const EXTRAS = ['pictures'];
 /** Runs every part, or the named ones, and closes with one line of counts. */
 export async function test(names) {
   const unknown = names.find((name) => ![...PARTS, ...EXTRAS].includes(name));
-  if (unknown) throw new Told(`There is no part “${unknown}”; the parts are ${PARTS.join(', ')}.`);
+  if (unknown) throw new UserError(`There is no part “${unknown}”; the parts are ${PARTS.join(', ')}.`);
   const wanted = new Set(names.length ? names : PARTS);
   const inBrowser = ['e2e', 'pictures', 'benches'].some((part) => wanted.has(part));
   const overDatabase = wanted.has('unit') || wanted.has('benches') || inBrowser;
@@ -49,7 +49,7 @@ export async function test(names) {
     await database?.stop();
   }
   if (overDatabase) failures.push(...tell(results));
-  if (failures.length) throw new Told(failures.map((error) => error.message).join('\n'));
+  if (failures.length) throw new UserError(failures.map((error) => error.message).join('\n'));
 }
 
 /** The parts that are wanted, timed; one that fails does not keep the next from running. */

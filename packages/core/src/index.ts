@@ -261,7 +261,7 @@ export {
 } from './model/session.js';
 export { POSTURE_NAMES, USUAL_OF_SUPPORT, USUAL_POSTURES, type UsualPosture } from './model/usual-postures.js';
 export { asDosed, foundKilograms, withFoundLoad, withFoundLoads } from './mechanics/as-dosed.js';
-export { type ActionEffort } from './mechanics/asked.js';
+export { type ActionEffort } from './mechanics/action-demand.js';
 export { atOdds, type Evidence, intervalOf, maximum, normalShare, ratingErrors } from './mechanics/belief.js';
 export {
   type Capacity,
@@ -416,7 +416,7 @@ export {
   tellTrial,
   type TrialSort,
   trialSortOf,
-  type TrialTold,
+  type TrialReport,
 } from './measure/device-trials.js';
 export { isEffortOver, NOTHING_SEEN, watched } from './measure/effort-watch.js';
 export { bandOfReading, changeOf, detectableChange, errorOf, type MeasurementError, pooledSpread } from './measure/error.js';
@@ -445,7 +445,7 @@ export {
   dayByDay,
   type DayReading,
   keyOfThing,
-  knownRepeats,
+  pooledRepeats,
   type MeasuredThing,
   type Repeats,
   repeatsOf,
@@ -491,7 +491,7 @@ export {
   worstFirst,
 } from './rules/suggestions/index.js';
 export {
-  askedBy,
+  cautionAsks,
   barredWords,
   cautionAdvice,
   cautionLabel,
@@ -526,9 +526,9 @@ export { whyNotMeasured } from './rules/safety/may-measure.js';
 export { doseToAdd, levelFor } from './rules/progress/remembered.js';
 export { doseAs, doseFor } from './rules/doses/method-dose.js';
 export { AFTER_CARE, cuesFor, DISCOMFORT_RULE } from './rules/words/method-words.js';
-export { adviseOnMorning, isMorningAsked, type MorningAdvice, type MorningScores } from './rules/reports/morning.js';
+export { adviseOnMorning, isNextDayCheckDue, type MorningAdvice, type MorningScores } from './rules/reports/morning.js';
 export { type Change, changesSince } from './rules/suggestions/changes-since.js';
-export { CLASS_THINGS, isGrave, needsALook } from './rules/suggestions/needs-a-look.js';
+export { CLASS_THINGS, isGrave, attentionNeeded } from './rules/suggestions/attention-needed.js';
 export { standingVerdict } from './rules/safety/standing-verdict.js';
 export { GLOSSARY, type GlossaryEntry } from './rules/words/glossary.js';
 export { kgMinutes, type TermId, termOf, TERMS } from './rules/words/terms.js';
@@ -540,14 +540,14 @@ export { type Ease, type EaseReason, easesFor, kindOf } from './rules/fixes/on-t
 export { CHECKS, type Finding, findingsOf, keyOfFinding } from './rules/checks/index.js';
 export { severityOf, soreAdvice, soreGroup } from './rules/safety/sore-places.js';
 export { afterIntake, recordAfterIntake } from './rules/screening/after-intake.js';
-export { ASK_AGAIN, ASK_AGAIN_SORE, intakeDue } from './rules/screening/intake-due.js';
+export { CHECK_IN_EVERY, CHECK_IN_EVERY_SORE, intakeDue } from './rules/screening/intake-due.js';
 export { type MovementOpen, movementsOpen } from './rules/screening/movements-open.js';
 export { referralLetter } from './rules/screening/referral-letter.js';
 export { SIGN_RULES, type Verdict, VERDICT_NAMES, VERDICT_WORDS, VERDICTS, worstOf } from './rules/screening/screen-rules.js';
 export { type OffTheTable, screen, type Screening } from './rules/screening/screen.js';
 export { type PathEnd, whyItHurts } from './rules/screening/why-it-hurts.js';
 export { dueOn, nextAfter } from './programme/due.js';
-export { type ToldLedSession } from './programme/athlete-suggestions.js';
+export { type ReportedSession } from './programme/athlete-suggestions.js';
 export { carriedOutIn } from './programme/suggestion-edits.js';
 export { calendarEntries, type CalendarEntry } from './programme/calendar-entries.js';
 export { goalGate } from './programme/goal-gate.js';
@@ -619,6 +619,6 @@ export { faultsToWatch, formFaultsOf, formWords } from './rules/reports/form.js'
 export { moreIn } from './rules/doses/asks-more.js';
 export { type Gate, gateWords } from './rules/progress/gates.js';
 export { inAmount } from './rules/doses/in-amount.js';
-export { isMore, type LevelStanding, type Step } from './rules/progress/level-standing.js';
+export { isProgression, type LevelStanding, type Step } from './rules/progress/level-standing.js';
 export { standingsOf } from './rules/progress/standings.js';
 export { type GateForecast } from './rules/progress/gate-forecast.js';

@@ -4,7 +4,7 @@ import { type GateForecast, gateForecast } from '../rules/progress/gate-forecast
 import type { WorkDone } from '../rules/progress/work-done.js';
 
 /** A gate that is to be predicted, as plain data. */
-export interface ForecastAsked {
+export interface ForecastQuestion {
   readonly history: readonly WorkDone[];
   readonly movement: Movement;
   readonly method: Method;
@@ -13,5 +13,5 @@ export interface ForecastAsked {
 }
 
 /** Predicts gates away from the event loop: each is some thousand courses. What is not asked is not answered. */
-export const answerForecasts = (asked: readonly (ForecastAsked | null)[]): (GateForecast | null)[] =>
+export const answerForecasts = (asked: readonly (ForecastQuestion | null)[]): (GateForecast | null)[] =>
   asked.map((each) => each && gateForecast(each.history, each));

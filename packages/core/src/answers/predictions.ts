@@ -3,7 +3,7 @@ import { type Prediction, predictionsOf } from '../effort/predictions.js';
 import type { Method } from '../model/method.js';
 import type { Movement } from '../model/movement.js';
 import { methodOf } from '../library/methods.js';
-import { knownWith } from '../library/index.js';
+import { libraryWith } from '../library/index.js';
 import { personIn, type WhomWork } from './whom.js';
 
 /** What was to be expected of an athlete’s sessions, beside what came; the oldest first. */
@@ -23,7 +23,7 @@ export interface PredictionsWork {
 
 /** Holds sessions against what was known before them, away from the event loop. */
 export function answerPredictions({ ownMovements, ownMethods, whom, sessions }: PredictionsWork): PredictionsAnswer {
-  const known = knownWith(ownMovements, ownMethods);
+  const known = libraryWith(ownMovements, ownMethods);
   const blocks = predictionsOf({
     person: personIn({ ...whom, sessions: [] }, known.movement),
     sessions,

@@ -3,19 +3,19 @@ import type { Method } from '../model/method.js';
 import type { Movement } from '../model/movement.js';
 import type { Programme } from '../model/programme.js';
 import type { Sequence } from '../model/sequence.js';
-import { athleteSuggestions, type ToldLedSession } from '../programme/athlete-suggestions.js';
+import { athleteSuggestions, type ReportedSession } from '../programme/athlete-suggestions.js';
 import type { Suggestion } from '../rules/suggestions/suggestion.js';
 import type { ComingPlan } from '../rules/suggestions/question.js';
 import type { Equipment } from '../vocabulary/places.js';
 import { methodOf } from '../library/methods.js';
-import { knownWith } from '../library/index.js';
+import { libraryWith } from '../library/index.js';
 import { personIn, type WhomWork } from './whom.js';
 
 /** Everything that suggestions take, as plain data: for a thread of its own. */
 export interface SuggestionsWork {
   readonly ownMovements: readonly { readonly removed: boolean; readonly document: Movement }[];
   readonly ownMethods: readonly { readonly removed: boolean; readonly document: Method }[];
-  readonly sessions: readonly ToldLedSession[];
+  readonly sessions: readonly ReportedSession[];
   readonly programmes: readonly {
     readonly id: string;
     readonly programme: Programme;
@@ -40,7 +40,7 @@ export interface SuggestionsAnswer {
 
 /** Finds suggestions away from the event loop. */
 export function answerSuggestions({ ownMovements, ownMethods, programmes, givenOn, whom, ...work }: SuggestionsWork): SuggestionsAnswer {
-  const known = knownWith(ownMovements, ownMethods);
+  const known = libraryWith(ownMovements, ownMethods);
   const { suggestions, coming } = athleteSuggestions({
     ...work,
     person: personIn(whom, known.movement),

@@ -6,7 +6,7 @@ import { personOf } from '../mechanics/person.js';
 import type { BodyRecord } from '../model/body.js';
 import type { Movement, MovementLookup } from '../model/movement.js';
 import type { Reading } from '../model/reading.js';
-import { knownWith } from '../library/index.js';
+import { libraryWith } from '../library/index.js';
 
 /** Somebody by record and readings, and the sessions that tell of their maxima: as plain data, for a thread of its own. */
 export interface WhomWork {
@@ -36,4 +36,4 @@ export function personIn(work: WhomWork, lookup: MovementLookup): Person {
 
 /** Finds evidence away from the event loop: each set of a session is computed once. */
 export const answerEvidence = ({ ownMovements, ...work }: EvidenceWork): Evidence[] =>
-  seenOf(work, knownWith(ownMovements, []).movement).seen;
+  seenOf(work, libraryWith(ownMovements, []).movement).seen;

@@ -1,7 +1,7 @@
 import { failsAt, RESTED, step, type Units } from './compartments.js';
 import { type EffortSpan, effortTimeline } from './effort-timeline.js';
 import { type Rates, ratesOf } from './rates.js';
-import type { ActionEffort } from '../mechanics/asked.js';
+import type { ActionEffort } from '../mechanics/action-demand.js';
 import type { Person } from '../mechanics/capacity.js';
 import { findLevel, type Movement, type MovementLookup } from '../model/movement.js';
 import type { Sequence } from '../model/sequence.js';

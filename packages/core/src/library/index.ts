@@ -44,7 +44,7 @@ export const LIBRARY: readonly Movement[] = [
 const BY_ID = new Map(LIBRARY.map((movement) => [movement.id, movement]));
 
 /** What a studio knows: the shipped movements and methods with its own beside them. */
-export interface Known {
+export interface StudioLibrary {
   /** Finds a movement by id, the studio's own first. */
   readonly movement: MovementLookup;
   readonly method: MethodLookup;
@@ -62,7 +62,11 @@ interface Own<D> {
 }
 
 /** The one look-up of movements and methods, for screens and server alike. */
-export function knownWith(movements: readonly Own<Movement>[], methods: readonly Own<Method>[], names: readonly OwnName[] = []): Known {
+export function libraryWith(
+  movements: readonly Own<Movement>[],
+  methods: readonly Own<Method>[],
+  names: readonly OwnName[] = [],
+): StudioLibrary {
   const ownNames = new Map(names.map(({ movementId, name }) => [movementId, name]));
   const ownMovements = new Map(movements.map(({ document }) => [document.id, document]));
   const ownMethods = new Map(methods.map(({ document }) => [document.id, document]));

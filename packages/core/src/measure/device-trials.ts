@@ -84,7 +84,7 @@ function platesReader() {
 export const platesNow = (samples: readonly DeviceSample[]): PlatesSample | undefined => platesReader()(samples)?.at(-1);
 
 /** What a trial on a device came to. */
-export type TrialTold =
+export type TrialReport =
   | { readonly sort: 'force'; readonly trace: Trace }
   | { readonly sort: 'angle'; readonly angle: AngleTrial }
   | { readonly sort: 'plates'; readonly plates: PlatesTrial }
@@ -99,7 +99,7 @@ export interface AllOutTest {
 }
 
 /** What the samples of a trial come to. @example tellTrial('angle', []).sort → 'angle' */
-export function tellTrial(sort: TrialSort, samples: readonly DeviceSample[]): TrialTold {
+export function tellTrial(sort: TrialSort, samples: readonly DeviceSample[]): TrialReport {
   switch (sort) {
     case 'plates':
       return { sort, plates: platesTrialOf(platesReader()(samples) ?? []) };
@@ -140,7 +140,7 @@ function aboveRest(samples: readonly ForceSample[]): ForceSample[] {
 }
 
 /** Faults of a trial, in words. */
-export function faultsIn(told: TrialTold): readonly Sentence[] {
+export function faultsIn(told: TrialReport): readonly Sentence[] {
   switch (told.sort) {
     case 'force':
       return told.trace.faults.map(({ text }) => text);

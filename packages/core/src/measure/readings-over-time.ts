@@ -67,8 +67,11 @@ export interface Repeats extends Required<MeasuredThing> {
 }
 
 /** The coach’s own repeats of a thing, pooled over everybody; of these readings alone where the pooled ones are not known or have none. */
-export const knownRepeats = (pooled: readonly Repeats[] | undefined, readings: readonly Reading[], thing: MeasuredThing): Repeats['sets'] =>
-  pooled?.find((each) => keyOfThing(each) === keyOfThing(thing))?.sets ?? repeatsOf(readings, thing);
+export const pooledRepeats = (
+  pooled: readonly Repeats[] | undefined,
+  readings: readonly Reading[],
+  thing: MeasuredThing,
+): Repeats['sets'] => pooled?.find((each) => keyOfThing(each) === keyOfThing(thing))?.sets ?? repeatsOf(readings, thing);
 
 /** So many sets tell an error to a tenth; earlier ones were of a hand that measured otherwise. */
 const MOST_SETS = 60;

@@ -37,7 +37,7 @@ export interface Trace {
 }
 
 /** What may be known beside the signal. */
-export interface TraceKnown {
+export interface TraceContext {
   /** The end of the device's range, N. */
   readonly rangeN?: number;
   /** What was measured: a force that fits another unit better is asked about. */
@@ -67,7 +67,7 @@ const NOT_ZERO_SHARE = 0.03;
  * with the signal is said in `faults`; the numbers are of the part that is good.
  * @example traceOf([]).faults[0].kind → 'no effort'
  */
-export function traceOf(samples: readonly ForceSample[], known: TraceKnown = {}): Trace {
+export function traceOf(samples: readonly ForceSample[], known: TraceContext = {}): Trace {
   const cut = stretchesOf(samples);
   const best = despiked(bestOf(cut.stretches));
   const faults: TraceFault[] = [...cut.faults];

@@ -1,4 +1,4 @@
-import { type ActionEffort, effortOf, type RawDemand, type Ask } from './asked.js';
+import { type ActionEffort, effortOf, type RawDemand, type Ask } from './action-demand.js';
 import { type Person, rangeWithHelpDeg } from './capacity.js';
 import { handLoad, type PostureLoad } from './hand-load.js';
 import { RAW } from './outside-loads.js';

@@ -1,4 +1,4 @@
-import { type Ask, PUSHING, type RawDemand, TO_AND_FRO } from './asked.js';
+import { type Ask, PUSHING, type RawDemand, TO_AND_FRO } from './action-demand.js';
 import type { Person } from './capacity.js';
 import { weightMomentNm } from './external-load.js';
 import {

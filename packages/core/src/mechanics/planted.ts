@@ -1,4 +1,4 @@
-import type { Ask, RawDemand } from './asked.js';
+import type { Ask, RawDemand } from './action-demand.js';
 import { type Person, rangeWithHelpDeg } from './capacity.js';
 import type { HandLoad, PostureLoad } from './hand-load.js';
 import { stretchMomentNm } from './passive.js';

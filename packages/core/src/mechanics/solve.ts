@@ -1,5 +1,5 @@
 import type { Person } from './capacity.js';
-import type { ActionEffort } from './asked.js';
+import type { ActionEffort } from './action-demand.js';
 import { intervalOf } from './belief.js';
 import { type Demand, demandOf, type Loaded, postureDemand } from './demand.js';
 import { handLoad } from './hand-load.js';

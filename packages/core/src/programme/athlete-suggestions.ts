@@ -16,14 +16,14 @@ import type { Equipment } from '../vocabulary/places.js';
 import { comingPlans, type StandingProgramme } from './coming.js';
 
 /** A session that is over, with all that suggestions read of it. */
-export interface ToldLedSession extends LedSession, Omit<SuggestionSession, 'id'> {
+export interface ReportedSession extends LedSession, Omit<SuggestionSession, 'id'> {
   readonly sequenceId: string;
 }
 
 /** Everything known of an athlete that suggestions are made from. */
 export interface AthleteSuggestionsQuestion {
   /** Oldest first. */
-  readonly sessions: readonly ToldLedSession[];
+  readonly sessions: readonly ReportedSession[];
   readonly programmes: readonly StandingProgramme[];
   /** The next day of each sequence that was given by itself. */
   readonly givenOn: ReadonlyMap<string, string>;
@@ -88,7 +88,7 @@ export function athleteSuggestions(question: AthleteSuggestionsQuestion): Athlet
 }
 
 /** Sessions in which plans that are the same are one: what is computed of it is computed once. */
-function sharingPlans(sessions: readonly ToldLedSession[]): ToldLedSession[] {
+function sharingPlans(sessions: readonly ReportedSession[]): ReportedSession[] {
   const known = new Map<string, Sequence>();
   return sessions.map((session) => {
     const text = JSON.stringify(session.plan);

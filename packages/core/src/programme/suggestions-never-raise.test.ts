@@ -40,9 +40,9 @@ function raises(edit: Edit, plan = planOf()): boolean {
   if (edit.movementId !== undefined && edit.movementId !== block.movementId) return false;
   const rung = (id: string) => shippedMovement(block.movementId)!.ladder.findIndex((level) => level.id === id);
   const climb = rung(edit.levelId ?? block.levelId) - rung(block.levelId);
-  return climb > 0 || (climb === 0 && edit.dose !== undefined && isMore(edit.dose, block.dose));
+  return climb > 0 || (climb === 0 && edit.dose !== undefined && isProgression(edit.dose, block.dose));
 }
-const isMore = (dose: Dose, than: Dose) =>
+const isProgression = (dose: Dose, than: Dose) =>
   setCount(dose) * amountOf(dose.work) > setCount(than) * amountOf(than.work) || (dose.effortPercent ?? 0) > (than.effortPercent ?? 0);
 const editsOf = ({ options }: Suggestion): readonly Edit[] =>
   options.flatMap(({ effect }) => (effect.kind === 'blocks' ? effect.plans.flatMap(({ edits }) => edits) : []));

@@ -9,7 +9,7 @@ import { compileTimeline } from '../timeline/compile-timeline.js';
 import { addDays } from '../vocabulary/days.js';
 import type { Hand } from '../vocabulary/hands.js';
 import { EQUIPMENT } from '../vocabulary/places.js';
-import { athleteSuggestions, type AthleteSuggestionsQuestion, type ToldLedSession } from './athlete-suggestions.js';
+import { athleteSuggestions, type AthleteSuggestionsQuestion, type ReportedSession } from './athlete-suggestions.js';
 import type { StandingProgramme } from './coming.js';
 import { programmeOf } from './programme.fixture.js';
 
@@ -42,7 +42,7 @@ export interface Went {
 }
 
 /** Sessions in the order in which they are told, oldest first. */
-export function led(all: readonly Went[]): ToldLedSession[] {
+export function led(all: readonly Went[]): ReportedSession[] {
   let before: MorningScores | null = null;
   return all.map((went, index) => {
     const {
@@ -60,7 +60,7 @@ export function led(all: readonly Went[]): ToldLedSession[] {
     const stints = compileTimeline(plan, shippedMovement).stints;
     const at = `${day}T10:20:00.000Z`;
     const advice = (hand: Hand) => (mornings ? adviseOnMorning({ ...mornings, ...(numb && { numb }) }, before, hand).advice : null);
-    const session: ToldLedSession = {
+    const session: ReportedSession = {
       id: `s${index + 1}`,
       sequenceId: SEQUENCE_ID,
       startedAt: `${day}T10:00:00.000Z`,

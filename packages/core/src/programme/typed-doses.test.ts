@@ -98,9 +98,9 @@ test('while a stop stands, no dose can be typed that asks more of that hand', ()
         if (option.typed?.movementId !== SUPPORT) continue;
         const { planned, dose: its } = option.typed;
         const most = Math.max(...[...planned.map((each) => each.dose), its].map(secondsIn));
-        const isMore = secondsIn(typed) > most;
+        const isProgression = secondsIn(typed) > most;
         const faults = checkTyped(option.typed, { ...typed, sides: its.sides }, shippedMovement);
-        if (isMore) {
+        if (isProgression) {
           asked++;
           expect(faults.length).toBeGreaterThan(0);
         }

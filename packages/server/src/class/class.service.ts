@@ -1,5 +1,5 @@
 import type { ClassRow } from '@clay-pot/contracts';
-import { CLASS_THINGS, type Hand, latestReading, needsALook, type ReadingKind } from '@clay-pot/core';
+import { CLASS_THINGS, type Hand, latestReading, attentionNeeded, type ReadingKind } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import { decidedSessions } from '../suggestions/decided-sessions.js';
 import { AthleteRow } from '../athletes/athlete.entity.js';
@@ -42,7 +42,7 @@ export class ClassService {
       const session = sessionOf.get(athlete.id);
       const askedOn = askedOf.get(athlete.id) ?? null;
       const lastSessionOn = session?.onDay ?? null;
-      const look = needsALook(
+      const look = attentionNeeded(
         {
           ...{
             cautions: athlete.cautions,

@@ -10,7 +10,7 @@ import {
   SequenceError,
 } from '@clay-pot/core';
 import { readStoredSequence } from '@clay-pot/core/exchange';
-import { type Known, knownWith, methodOf } from '@clay-pot/core/library';
+import { type StudioLibrary, libraryWith, methodOf } from '@clay-pot/core/library';
 import type { DataSource } from 'typeorm';
 import { StudioRow } from '../accounts/entities.js';
 import { MethodRow } from '../methods/method.entity.js';
@@ -57,14 +57,14 @@ const documentsIn =
   };
 
 /** What a studio knows: what is shipped, with its own. */
-async function knownIn(scope: StudioScope): Promise<Known> {
+async function knownIn(scope: StudioScope): Promise<StudioLibrary> {
   const movements: { document: Movement }[] = await scope.of(MovementRow).find({});
   const methods: { document: Method }[] = await scope.of(MethodRow).find({});
   const own = <T>({ document }: { document: T }) => ({ removed: false, document });
-  return knownWith(movements.map(own), methods.map(own));
+  return libraryWith(movements.map(own), methods.map(own));
 }
 
-async function refreshSequences(scope: StudioScope, { movement }: Known, documentOf: DocumentOf): Promise<void> {
+async function refreshSequences(scope: StudioScope, { movement }: StudioLibrary, documentOf: DocumentOf): Promise<void> {
   for (const { id } of await scope.of(SequenceRow).find({ select: { id: true } })) {
     const document = await documentOf('sequences', id);
     const sums = whereSound(document, movement, (sound) => sumsOfSequence(sound, compileTimeline(sound, movement).durationMs));
@@ -72,7 +72,7 @@ async function refreshSequences(scope: StudioScope, { movement }: Known, documen
   }
 }
 
-async function refreshSessions(scope: StudioScope, known: Known, documentOf: DocumentOf, isWhole: boolean): Promise<void> {
+async function refreshSessions(scope: StudioScope, known: StudioLibrary, documentOf: DocumentOf, isWhole: boolean): Promise<void> {
   const { movement } = known;
   const sessions = await scope.of(SessionRow).find({ select: { id: true, planId: true, toldExertion: true } });
   for (const { id, planId, toldExertion: exertion } of sessions) {

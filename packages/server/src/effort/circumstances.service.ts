@@ -1,6 +1,6 @@
 import type { WhomInput } from '@clay-pot/contracts';
 import { cautionsOn, type ForWhom, type PastSession, type SessionQuestion } from '@clay-pot/core';
-import type { Known } from '@clay-pot/core/library';
+import type { StudioLibrary } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
@@ -14,7 +14,7 @@ const PAST_DAYS = 28;
 
 /** Everything besides the sequence that a session is judged by. */
 export interface Circumstances {
-  readonly known: Known;
+  readonly known: StudioLibrary;
   readonly whom: ForWhom;
   readonly athlete: SessionQuestion['athlete'];
   readonly past: readonly PastSession[];

@@ -1,5 +1,5 @@
 import type { LevelItem } from '@clay-pot/contracts';
-import type { ForecastAsked } from '@clay-pot/core/answers';
+import type { ForecastQuestion } from '@clay-pot/core/answers';
 import {
   cautionsOn,
   findLevel,
@@ -70,7 +70,7 @@ export class LevelsService {
   }
 
   /** No thread is started where nothing is asked. */
-  private forecasts(asked: readonly (ForecastAsked | null)[]): Promise<(GateForecast | null)[]> {
+  private forecasts(asked: readonly (ForecastQuestion | null)[]): Promise<(GateForecast | null)[]> {
     return asked.some((each) => each !== null) ? this.work.run('answerForecasts', asked) : Promise.resolve([]);
   }
 

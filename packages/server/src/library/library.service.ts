@@ -1,4 +1,4 @@
-import { type Known, knownWith } from '@clay-pot/core/library';
+import { type StudioLibrary, libraryWith } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
 import { oncePerScope } from '../database/once.js';
 import { MethodRow } from '../methods/method.entity.js';
@@ -9,9 +9,9 @@ import { MovementRow } from '../movements/movement.entity.js';
 @Injectable()
 export class LibraryService {
   /** Read once a request, however many ask. */
-  readonly of = oncePerScope(async (scope): Promise<Known> => {
+  readonly of = oncePerScope(async (scope): Promise<StudioLibrary> => {
     const [{ movements, methods }, names] = await Promise.all([ownOf(scope), scope.of(MovementNameRow).find()]);
-    return knownWith(movements, methods, names);
+    return libraryWith(movements, methods, names);
   });
 }
 

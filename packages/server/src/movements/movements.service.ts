@@ -9,7 +9,7 @@ import { etagOf } from '../http/etag.js';
 import { conflict, invalid } from '../http/problem.js';
 import { raiseEvidenceOfAll } from '../kept/evidence-revision.js';
 import { LibraryService } from '../library/library.service.js';
-import { sumAnew } from '../sequences/sequence-sums.js';
+import { recomputedSums } from '../sequences/sequence-sums.js';
 import { sequencesWith } from '../sequences/sequence-movements.js';
 import { plansWith } from '../sessions/plans.js';
 import { MovementRow } from './movement.entity.js';
@@ -54,7 +54,7 @@ export class MovementsService {
         await keepUses(held, before, document, { before: movement, after: await lookupIn(held) });
       },
       written: async (held) => {
-        await sumAnew(held, id, await lookupIn(held));
+        await recomputedSums(held, id, await lookupIn(held));
         await raiseEvidenceOfAll(held);
       },
     });

@@ -1,5 +1,5 @@
 import type { WhomWork } from '@clay-pot/core/answers';
-import type { Reading, ToldLedSession } from '@clay-pot/core';
+import type { Reading, ReportedSession } from '@clay-pot/core';
 import { subDays } from 'date-fns';
 import { In } from 'typeorm';
 import type { AthleteRow } from '../athletes/athlete.entity.js';
@@ -20,7 +20,7 @@ interface Somebody {
 }
 
 /** What a thread reads of somebody whose sessions are known already, oldest first: of them, the last that tell. */
-export function whomOf({ record, readings, today }: Somebody, sessions: readonly ToldLedSession[], until: Date): WhomWork {
+export function whomOf({ record, readings, today }: Somebody, sessions: readonly ReportedSession[], until: Date): WhomWork {
   const { sex, statureCm, massKg, birthDate } = record;
   const from = subDays(until, TELLS.days).toISOString();
   const recent = sessions.filter(({ startedAt }) => startedAt > from).slice(-TELLS.latest);

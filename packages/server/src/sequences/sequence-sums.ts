@@ -14,7 +14,7 @@ export function storedSequence(document: Sequence, lookup: MovementLookup) {
 }
 
 /** Sums anew what names a movement that has changed: its levels set paces and places. */
-export async function sumAnew(scope: StudioScope, movementId: string, lookup: MovementLookup): Promise<void> {
+export async function recomputedSums(scope: StudioScope, movementId: string, lookup: MovementLookup): Promise<void> {
   const rows = await sequencesWith(scope, movementId);
   for (const { id, document } of rows) await scope.of(SequenceRow).update({ id }, storedSequence(document, lookup));
 }

@@ -8,7 +8,7 @@ import {
   SEQUENCE_FORMAT_VERSION,
   writeSequenceText,
 } from '@clay-pot/core/exchange';
-import { type Known, movementFinder } from '@clay-pot/core/library';
+import { type StudioLibrary, movementFinder } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
 import { IsNull } from 'typeorm';
 import { AssignmentRow } from '../assignments/assignment.entity.js';
@@ -157,7 +157,7 @@ export class SequencesService {
     return { text: writeSequenceText(document, { lookup: known.movement, method: known.method, shelf: known.shelf }) };
   }
 
-  private contentOf(document: Sequence, known: Known) {
+  private contentOf(document: Sequence, known: StudioLibrary) {
     return { ...storedSequence(document, known.movement), schemaVersion: SEQUENCE_FORMAT_VERSION, updatedAt: this.clock.now() };
   }
 
@@ -168,7 +168,7 @@ export class SequencesService {
   }
 }
 
-function decoded(text: string, known: Known): Sequence {
+function decoded(text: string, known: StudioLibrary): Sequence {
   try {
     const sequence = decodeSequence(text, known.movement);
     const faults = methodFaults(sequence, known);

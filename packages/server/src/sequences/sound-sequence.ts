@@ -1,16 +1,16 @@
 import { checkMutes, checkSequence, type Fault, type Sequence, under } from '@clay-pot/core';
-import type { Known } from '@clay-pot/core/library';
+import type { StudioLibrary } from '@clay-pot/core/library';
 import { invalid } from '../http/problem.js';
 
 /** A document checked against what the studio knows. @throws 422 with pointers, told from `at` */
-export function soundSequence(document: Sequence, known: Known, at = ''): Sequence {
+export function soundSequence(document: Sequence, known: StudioLibrary, at = ''): Sequence {
   const faults = [...checkSequence(document, known.movement), ...checkMutes(document), ...methodFaults(document, known)];
   if (faults.length) throw invalid(under(at, faults));
   return document;
 }
 
 /** What is wrong with the method that a sequence names. */
-export function methodFaults({ methodId }: Sequence, { method }: Known): Fault[] {
+export function methodFaults({ methodId }: Sequence, { method }: StudioLibrary): Fault[] {
   if (methodId === undefined || method(methodId)) return [];
   const message = `There is no method “${methodId}” in this studio. Choose one of the studio’s methods or a shipped one.`;
   return [{ pointer: '/methodId', message }];

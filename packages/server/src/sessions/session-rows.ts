@@ -1,5 +1,5 @@
 import type { Sequence } from '@clay-pot/core';
-import type { Known } from '@clay-pot/core/library';
+import type { StudioLibrary } from '@clay-pot/core/library';
 import type { StudioOwned, StudioScope } from '../database/studio-scope.js';
 import { conflict, invalid } from '../http/problem.js';
 import { planOf } from './plans.js';
@@ -26,7 +26,7 @@ export const reportsOf = (scope: StudioScope, sessionId: string) =>
 export async function sumUp(
   held: StudioScope,
   { id, planId, toldExertion, revision }: SessionRow,
-  known: Known,
+  known: StudioLibrary,
   exertion = toldExertion,
 ): Promise<void> {
   const [sets, reports, complaints] = [await setsOf(held, id), await reportsOf(held, id), await complaintsOf(held, id)];

@@ -24,14 +24,14 @@ import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
 import { pageEndOf, pageOf } from './session-list.js';
 import { SessionsService } from './sessions.service.js';
-import { ToldService } from './told.service.js';
+import { ReportsService } from './reports.service.js';
 
 /** Sessions as they are led and recorded. */
 @Controller('sessions')
 export class SessionsController {
   constructor(
     private readonly sessions: SessionsService,
-    private readonly told: ToldService,
+    private readonly told: ReportsService,
   ) {}
 
   @Get()
@@ -95,7 +95,7 @@ export class SessionsController {
     summary: 'The next-day check of the hands. Numbness bars the hand until it is cleared.',
   })
   morning(@Studio() scope: StudioScope, @Param() { id }: ById, @Body() body: MorningInput): Promise<void> {
-    return this.sessions.tellMorning(scope, id, body);
+    return this.sessions.saveNextDayCheck(scope, id, body);
   }
 
   @Put(':id/end')

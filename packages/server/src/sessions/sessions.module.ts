@@ -3,12 +3,12 @@ import { LibraryModule } from '../library/library.module.js';
 import { PersonsModule } from '../persons/persons.module.js';
 import { SessionsController } from './sessions.controller.js';
 import { SessionsService } from './sessions.service.js';
-import { ToldService } from './told.service.js';
+import { ReportsService } from './reports.service.js';
 
 /** Sessions that were led. */
 @Module({
   imports: [LibraryModule, PersonsModule],
   controllers: [SessionsController],
-  providers: [SessionsService, ToldService],
+  providers: [SessionsService, ReportsService],
 })
 export class SessionsModule {}

@@ -14,7 +14,7 @@ import {
   type WorkingSide,
   sentenceText,
 } from '@clay-pot/core';
-import { type Known, methodOf } from '@clay-pot/core/library';
+import { type StudioLibrary, methodOf } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioOwned, StudioScope } from '../database/studio-scope.js';
@@ -129,7 +129,7 @@ export class SessionsService {
   }
 
   /** Keeps how the hands were the morning after; what was told later stands. Numbness bars the hand like a stop. */
-  async tellMorning(scope: StudioScope, id: string, morning: MorningInput): Promise<void> {
+  async saveNextDayCheck(scope: StudioScope, id: string, morning: MorningInput): Promise<void> {
     await scope.transaction(async (held) => {
       const session = await held.of(SessionRow).hold(id, 'session');
       const { endedAt } = session;
@@ -146,7 +146,13 @@ export class SessionsService {
   }
 
   /** The rules of safety that a plan breaks for an athlete on the day of the session. */
-  private async brokenBy(scope: StudioScope, athlete: AthleteRow, plan: Sequence, startedAt: string, known: Known): Promise<BrokenRule[]> {
+  private async brokenBy(
+    scope: StudioScope,
+    athlete: AthleteRow,
+    plan: Sequence,
+    startedAt: string,
+    known: StudioLibrary,
+  ): Promise<BrokenRule[]> {
     const { person } = await this.persons.forWhom(scope, { athleteId: athlete.id });
     const cautions = cautionsOn(athlete, dayIn(scope.timeZone, new Date(startedAt)));
     const view = viewOf({

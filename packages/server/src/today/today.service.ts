@@ -8,7 +8,7 @@ import {
   dueOn,
   forbidsLoading,
   isGrave,
-  isMorningAsked,
+  isNextDayCheckDue,
   must,
 } from '@clay-pot/core';
 import type { ClassRow, FirstSteps, SessionListItem, Today, TodayChange, TodayDue, TodayMorning } from '@clay-pot/contracts';
@@ -146,7 +146,7 @@ export class TodayService {
       if (endedOn < day) newest.set(athleteId, { session, endedAt, endedOn });
     }
     const asked = [...newest.values()].filter(
-      ({ session: { ending, morning }, endedOn }) => ending !== 'stopped' && isMorningAsked(endedOn, morning !== null, day),
+      ({ session: { ending, morning }, endedOn }) => ending !== 'stopped' && isNextDayCheckDue(endedOn, morning !== null, day),
     );
     return Promise.all(
       asked.map(async ({ session: { id, athleteId, athleteName, title, startedAt }, endedAt }) => ({

@@ -4,7 +4,7 @@ import { useNavigate } from 'react-router';
 import { useProgrammes } from '../api/programme-queries.js';
 import { useAthletes, useSequences, useToday } from '../api/queries.js';
 import { SearchNote } from '../domain/movement/search-note.js';
-import { useKnown } from '../store/library.js';
+import { useStudioLibrary } from '../store/library.js';
 import { useCommandState } from '../ui/commands.js';
 import { Dialog } from '../ui/dialog.js';
 import { INPUT } from '../ui/field.js';
@@ -20,7 +20,7 @@ export default function Palette({ onClose }: { onClose: () => void }) {
   const sequences = useSequences().data ?? NONE;
   const programmes = useProgrammes().data ?? NONE;
   const due = useToday().data?.due ?? NONE;
-  const { shelf, ownName } = useKnown();
+  const { shelf, ownName } = useStudioLibrary();
   // What keys do on the screen below, as it was when the search opened.
   const [commands] = useState(() =>
     [...useCommandState.getState().active.values()].flat().filter(({ group, within }) => group !== 'All screens' && !within),

@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
-import { clearAccount, namesKeptBy, switchAccount } from './device-storage.js';
+import { clearAccount, storedNamesOf, switchAccount } from './device-storage.js';
 import { useKeeping } from './keeping.js';
 import { toggleFavourite, useShelfHabits } from './shelf-habits.js';
 
@@ -67,7 +67,7 @@ describe('what an account keeps on a device', () => {
     localStorage.setItem(`clay-pot:${WREN}:run`, '{}');
     localStorage.setItem(`clay-pot:${SORREL}:run`, '{}');
     clearAccount(WREN, ['shelf']);
-    expect([namesKeptBy(WREN), namesKeptBy(SORREL)]).toEqual([['shelf'], ['run']]);
+    expect([storedNamesOf(WREN), storedNamesOf(SORREL)]).toEqual([['shelf'], ['run']]);
   });
 
   test('a browser without room is told of, and the page goes on', () => {

@@ -99,7 +99,7 @@ function followTabs({ key }: StorageEvent): void {
 if (typeof window !== 'undefined') window.addEventListener('storage', followTabs);
 
 /** Names of what an account keeps in the browser's storage. */
-export function namesKeptBy(of: string): string[] {
+export function storedNamesOf(of: string): string[] {
   const keys = Array.from({ length: localStorage.length }, (_, index) => localStorage.key(index) ?? '');
   return keys.flatMap((key) => {
     const parts = partsOfKey(key);
@@ -109,5 +109,5 @@ export function namesKeptBy(of: string): string[] {
 
 /** Removes what an account keeps, but for what is named. */
 export function clearAccount(of: string, butFor: readonly string[] = []): void {
-  for (const name of namesKeptBy(of)) if (!butFor.includes(name)) localStorage.removeItem(keyOf(name, of));
+  for (const name of storedNamesOf(of)) if (!butFor.includes(name)) localStorage.removeItem(keyOf(name, of));
 }

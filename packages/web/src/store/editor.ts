@@ -20,7 +20,7 @@ import {
   withRoundOver,
   withRounds,
 } from '@clay-pot/core';
-import { knownMovement } from './library.js';
+import { movementById } from './library.js';
 import { v7 as uuid } from 'uuid';
 import { temporal } from 'zundo';
 import { create } from 'zustand';
@@ -220,7 +220,7 @@ export function dropBlock(id: string, ontoId: string): void {
  */
 export function stepLevel(id: string, step: 1 | -1): void {
   const block = useEditor.getState().document?.blocks.find((candidate) => candidate.id === id);
-  const movement = block && knownMovement(block.movementId);
+  const movement = block && movementById(block.movementId);
   const next = movement && neighbourLevel(movement, block.levelId, step);
   if (!block || !movement || !next) return;
   const now = findLevel(movement, block.levelId);

@@ -1,8 +1,8 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
 import type { StoredMovement } from '@clay-pot/contracts';
 import { LIBRARY, shippedMovement } from '@clay-pot/core/library';
-import { knownMovement } from './library.js';
-import { clearAccount, namesKeptBy, switchAccount } from './device-storage.js';
+import { movementById } from './library.js';
+import { clearAccount, storedNamesOf, switchAccount } from './device-storage.js';
 import { hasOwnMovements, ownMovement, setOwnMovements } from './own-movements.js';
 
 const own: StoredMovement = {
@@ -22,10 +22,10 @@ beforeEach(() => {
 
 describe('finding movements', () => {
   test('shipped ones are always there, the studio’s own once the server told of them', () => {
-    expect(knownMovement('free.wrist-circles')).toBe(shippedMovement('free.wrist-circles'));
-    expect([knownMovement('own-1'), hasOwnMovements()]).toEqual([undefined, false]);
+    expect(movementById('free.wrist-circles')).toBe(shippedMovement('free.wrist-circles'));
+    expect([movementById('own-1'), hasOwnMovements()]).toEqual([undefined, false]);
     setOwnMovements([own]);
-    expect([knownMovement('own-1')!.name, hasOwnMovements()]).toEqual(['Ours', true]);
+    expect([movementById('own-1')!.name, hasOwnMovements()]).toEqual(['Ours', true]);
   });
 
   test('one that was taken off the shelf is still found by what names it', () => {
@@ -35,10 +35,10 @@ describe('finding movements', () => {
 
   test('it is kept in the browser, and forgotten when somebody signs out', () => {
     setOwnMovements([own]);
-    expect(namesKeptBy(WREN)).toEqual(['movements']);
+    expect(storedNamesOf(WREN)).toEqual(['movements']);
     clearAccount(WREN);
     switchAccount(null);
-    expect(namesKeptBy(WREN)).toEqual([]);
-    expect(knownMovement('own-1')).toBeUndefined();
+    expect(storedNamesOf(WREN)).toEqual([]);
+    expect(movementById('own-1')).toBeUndefined();
   });
 });

@@ -1,5 +1,5 @@
 import type { Method, MovementLookup, Sequence } from '@clay-pot/core';
-import { type Known, knownWith, methodOf } from '@clay-pot/core/library';
+import { type StudioLibrary, libraryWith, methodOf } from '@clay-pot/core/library';
 import type { OwnName, StoredMethod, StoredMovement } from '@clay-pot/contracts';
 import { useOwnMethods } from './own-methods.js';
 import { useOwnMovements } from './own-movements.js';
@@ -9,12 +9,12 @@ type Movements = readonly StoredMovement[];
 type Methods = readonly StoredMethod[];
 type Names = readonly OwnName[];
 
-let last: { movements: Movements; methods: Methods; names: Names; known: Known } | undefined;
+let last: { movements: Movements; methods: Methods; names: Names; known: StudioLibrary } | undefined;
 
 /** Built once for each state of what is stored, so that whoever follows it is only told of changes. */
-function knownFrom(movements: Movements, methods: Methods, names: Names): Known {
+function knownFrom(movements: Movements, methods: Methods, names: Names): StudioLibrary {
   if (last?.movements !== movements || last.methods !== methods || last.names !== names) {
-    const known = knownWith(
+    const known = libraryWith(
       movements.map(({ removed, movement }) => ({ removed, document: movement })),
       methods.map(({ removed, method }) => ({ removed, document: method })),
       names,
@@ -25,11 +25,11 @@ function knownFrom(movements: Movements, methods: Methods, names: Names): Known 
 }
 
 /** What this studio knows now: movements and methods, shipped and its own. */
-export const known = (): Known =>
+export const studioLibrary = (): StudioLibrary =>
   knownFrom(useOwnMovements.getState().stored, useOwnMethods.getState().stored, useOwnNames.getState().stored);
 
-/** As `known`, following changes. */
-export function useKnown(): Known {
+/** As `studioLibrary`, following changes. */
+export function useStudioLibrary(): StudioLibrary {
   const movements = useOwnMovements((state) => state.stored);
   const methods = useOwnMethods((state) => state.stored);
   const names = useOwnNames((state) => state.stored);
@@ -37,10 +37,10 @@ export function useKnown(): Known {
 }
 
 /** Finds a movement, shipped or the studio's own. */
-export const knownMovement: MovementLookup = (id) => known().movement(id);
+export const movementById: MovementLookup = (id) => studioLibrary().movement(id);
 
 /** The method of a sequence; the usual one where it names none. */
-export const methodFor = (sequence: Pick<Sequence, 'methodId'>): Method => methodOf(sequence, known().method);
+export const methodFor = (sequence: Pick<Sequence, 'methodId'>): Method => methodOf(sequence, studioLibrary().method);
 
 /** What the studio calls a movement; undefined where it has no name of its own for it. */
 export const useOwnName = (movementId: string): string | undefined =>

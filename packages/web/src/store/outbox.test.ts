@@ -22,7 +22,8 @@ let asked: string[];
 function serve(): void {
   globalThis.fetch = jest.fn<typeof fetch>().mockImplementation(async (input) => {
     const path = String(input).replace('/api', '');
-    if (!/^\/(sessions|athletes\/[^/]+\/suggestions)/.test(path)) return new Response('{}', { headers: { 'content-type': 'application/json' } });
+    if (!/^\/(sessions|athletes\/[^/]+\/suggestions)/.test(path))
+      return new Response('{}', { headers: { 'content-type': 'application/json' } });
     asked.push(path);
     const reply = replies.shift() ?? 204;
     if (reply === 'away') throw new TypeError('no network');

@@ -8,7 +8,7 @@ import { usePlayhead } from './playhead.js';
 import {
   addTime,
   allFine,
-  askedNow,
+  ratingDueNow,
   beginRun,
   changeAhead,
   complain,
@@ -157,11 +157,11 @@ describe('a led session', () => {
   test('the question about a block goes after half a minute, and waits among those not told of', () => {
     const endOfA = ledTimeline(run().sequence).blocks[0]!.endMs;
     tick(endOfA + 1_000);
-    expect(askedNow(run(), usePlayhead.getState())).toBe('a');
+    expect(ratingDueNow(run(), usePlayhead.getState())).toBe('a');
     tick(28_000);
-    expect(askedNow(run(), usePlayhead.getState())).toBe('a');
+    expect(ratingDueNow(run(), usePlayhead.getState())).toBe('a');
     tick(1_500);
-    expect(askedNow(run(), usePlayhead.getState())).toBeUndefined();
+    expect(ratingDueNow(run(), usePlayhead.getState())).toBeUndefined();
     expect(run().toRate).toEqual(['a']);
     allFine(run().toRate);
     expect(run().toRate).toEqual([]);

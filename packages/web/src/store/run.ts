@@ -27,7 +27,7 @@ import {
 } from '@clay-pot/core';
 import type { BlockReportInput, ComplaintInput, Ending } from '@clay-pot/contracts';
 import { isoToday } from '../ui/today.js';
-import { knownMovement } from './library.js';
+import { movementById } from './library.js';
 import { bandPercentOf } from './bands.js';
 import { keepStop } from './own-stops.js';
 import { v7 as uuid } from 'uuid';
@@ -40,7 +40,7 @@ import { type RecordedSet, type Run, useRun } from './run-state.js';
 export { type RecordedSet, type Run, useRun };
 
 /** The timeline of what is led. */
-export const ledTimeline = (sequence: Sequence): Timeline => timelineOf(sequence, knownMovement);
+export const ledTimeline = (sequence: Sequence): Timeline => timelineOf(sequence, movementById);
 
 const send = (path: string, body: unknown) => useOutbox.getState().add({ path, body });
 const now = () => new Date().toISOString();
@@ -164,7 +164,7 @@ export const currentBlock = (run: Run): string | undefined => ledTimeline(run.se
 const ASKED_MS = 30_000;
 
 /** The block that is asked about now: the last one that ended a moment ago and was not told of. */
-export function askedNow(run: Run, { head }: { head: Playhead }): string | undefined {
+export function ratingDueNow(run: Run, { head }: { head: Playhead }): string | undefined {
   const timeline = ledTimeline(run.sequence);
   const nowMs = momentMs(timeline, head);
   const recent = timeline.blocks.filter(({ endMs }) => endMs <= nowMs && nowMs - endMs < ASKED_MS);

@@ -1,7 +1,7 @@
 import { counted } from '../../vocabulary/text.js';
 import { calendarDay, say } from '../../vocabulary/sentence.js';
 import { barredWords, cautionsOn, forbidsLoading } from '../../rules/safety/cautions.js';
-import { AWAY_DAYS } from '../../rules/suggestions/needs-a-look.js';
+import { AWAY_DAYS } from '../../rules/suggestions/attention-needed.js';
 import { daysBetween } from '../../vocabulary/days.js';
 import { isAhead } from '../seen.js';
 import type { ProgrammeRule } from '../finding.js';

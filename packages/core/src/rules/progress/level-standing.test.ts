@@ -6,7 +6,7 @@ import { findLevel } from '../../model/movement.js';
 import { addDays } from '../../vocabulary/days.js';
 import { itemAt, lastOf, must } from '../../vocabulary/lists.js';
 import { CLEAN_CONDITIONS, gateOf, gateWords, isClean, unmetIn } from './gates.js';
-import { isMore, standingOf, type StandingQuestion } from './level-standing.js';
+import { isProgression, standingOf, type StandingQuestion } from './level-standing.js';
 import { MORNING_ADVICE } from '../reports/morning.js';
 import type { WorkDone } from './work-done.js';
 import { runs } from '../../properties.fixture.js';
@@ -254,7 +254,7 @@ test('nothing ever grows while a stop stands, after trouble, after a gap, or by 
       const last = lastOf(history);
       const daysAgo = Math.min(...drawn.map((each) => each.daysAgo));
       if (isBarred || (last.discomfort ?? 0) > 2 || daysAgo >= 14 || last.morning === 'refer' || last.formFaults.length > 0)
-        expect(isMore(step)).toBe(false);
+        expect(isProgression(step)).toBe(false);
       const index = (id: string) => movement.ladder.findIndex((each) => each.id === id);
       if (step.kind === 'level up') expect(index(step.levelId)).toBe(index(last.levelId) + 1);
       if (step.kind === 'level down') expect(index(step.levelId)).toBeLessThan(index(last.levelId));

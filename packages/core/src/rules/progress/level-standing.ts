@@ -11,7 +11,7 @@ import { setsWords } from '../../model/dose-words.js';
 import { adviseOnDiscomfort } from '../reports/discomfort.js';
 import { formWords } from '../reports/form.js';
 import { type Gate, gateOf, gateWords, isClean, meets, unmetIn } from './gates.js';
-import { AWAY_DAYS } from '../suggestions/needs-a-look.js';
+import { AWAY_DAYS } from '../suggestions/attention-needed.js';
 import type { WorkDone } from './work-done.js';
 
 /** What comes next of a movement for a hand: more of the same, another level, or less. */
@@ -221,4 +221,4 @@ function doseWords({ sets, amount, unit }: Pick<WorkDone, 'sets' | 'amount' | 'u
 }
 
 /** Whether a step asks for more than there was. */
-export const isMore = ({ kind }: Step): boolean => kind === 'amount' || kind === 'sets' || kind === 'effort' || kind === 'level up';
+export const isProgression = ({ kind }: Step): boolean => kind === 'amount' || kind === 'sets' || kind === 'effort' || kind === 'level up';

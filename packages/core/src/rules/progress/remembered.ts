@@ -9,7 +9,7 @@ import { hoursBetween } from '../../vocabulary/days.js';
 import type { Hand } from '../../vocabulary/hands.js';
 import { OWN_LOAD_NAMES } from '../../vocabulary/own-load.js';
 import { doseFor } from '../doses/method-dose.js';
-import { AWAY_DAYS } from '../suggestions/needs-a-look.js';
+import { AWAY_DAYS } from '../suggestions/attention-needed.js';
 
 /** How somebody did a movement last, and when that session ended; undefined where they never did. */
 export function lastForm(

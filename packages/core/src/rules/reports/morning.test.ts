@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { suggestionAfter } from '../suggestions/after-session.js';
-import { adviseOnMorning, isMorningAsked, morningOf } from './morning.js';
+import { adviseOnMorning, isNextDayCheckDue, morningOf } from './morning.js';
 
 const told = (left: number, right = 0) => ({ left, right });
 
@@ -25,13 +25,13 @@ describe('the morning after', () => {
   });
 
   test('is asked for on the next day and the one after, once', () => {
-    expect(['2026-06-01', '2026-06-02', '2026-06-03', '2026-06-04'].map((day) => isMorningAsked('2026-06-01', false, day))).toEqual([
+    expect(['2026-06-01', '2026-06-02', '2026-06-03', '2026-06-04'].map((day) => isNextDayCheckDue('2026-06-01', false, day))).toEqual([
       false,
       true,
       true,
       false,
     ]);
-    expect(isMorningAsked('2026-06-01', true, '2026-06-02')).toBe(false);
+    expect(isNextDayCheckDue('2026-06-01', true, '2026-06-02')).toBe(false);
   });
 
   test('it weighs in what is proposed next: a session that felt fine may still ask for a step back', () => {

@@ -47,7 +47,7 @@ export function morningOf(morning: Pick<Morning, Hand | 'numb'>, before: Morning
 }
 
 /** Whether a session’s morning after is to be asked about now. @param endedOn day on which it ended @param today ISO day */
-export function isMorningAsked(endedOn: string, isTold: boolean, today: string): boolean {
+export function isNextDayCheckDue(endedOn: string, isTold: boolean, today: string): boolean {
   const days = daysBetween(endedOn, today);
   return !isTold && days >= 1 && days <= ASKED_WITHIN_DAYS;
 }

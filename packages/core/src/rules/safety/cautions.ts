@@ -63,7 +63,7 @@ function standingOn(entry: RecordedCaution, day: string): RecordedCaution {
 }
 
 /** What answers that ask for help at once leave behind, like a stopped session: a caution of that hand, until somebody clears it. */
-export const toldStop = (
+export const reportedStop = (
   intakeId: string,
   { sign, hand, onDay }: { readonly sign: StopSign; readonly hand: WorkingSide; readonly onDay: string },
 ): RecordedCaution => ({ caution: 'stop-sign', hand, since: onDay, stopped: { intakeId, sign } });
@@ -132,9 +132,9 @@ export const barredWords = (entry: RecordedCaution): string =>
 
 /**
  * What a caution asks for, without what it is: “no loading until …”, or who cleared it within which limits.
- * @example askedBy({ caution: 'arthritis' }) → 'no added weight, mid-range only, warm the hands first.'
+ * @example cautionAsks({ caution: 'arthritis' }) → 'no added weight, mid-range only, warm the hands first.'
  */
-export function askedBy(entry: RecordedCaution): Sentence {
+export function cautionAsks(entry: RecordedCaution): Sentence {
   const { caution, place, stopped, clearedOn, clearedUntil } = entry;
   if (clearedOn && CAUTIONS[caution].rule === 'refer') return clearedWords(entry);
   if (caution === 'sore-place') return soreAdvice(place);
@@ -162,14 +162,14 @@ export function cautionAdvice(entry: RecordedCaution): Sentence {
   if (stopped) {
     const what = hand ? STOP_SIGNS[stopped.sign].toLowerCase() : STOP_SIGNS[stopped.sign];
     const when = say`${stopped.intakeId ? 'reported' : 'stopped'}${since ? say` on ${calendarDay(since)}` : ''}: `;
-    return say`${of}${what}, ${isCleared ? '' : when}${askedBy(entry)}`;
+    return say`${of}${what}, ${isCleared ? '' : when}${cautionAsks(entry)}`;
   }
   if (isCleared) {
     const what = hand ? CAUTIONS[caution].label.toLowerCase() : CAUTIONS[caution].label;
-    return say`${of}${what}, ${askedBy(entry)}`;
+    return say`${of}${what}, ${cautionAsks(entry)}`;
   }
   const what = caution === 'sore-place' ? (place ? HAND_PLACES[place] : 'Sore hand') : CAUTIONS[caution].when;
-  return say`${of}${what}: ${askedBy(entry)}`;
+  return say`${of}${what}: ${cautionAsks(entry)}`;
 }
 
 /** The limits of a clearance in words; empty where there are none. */

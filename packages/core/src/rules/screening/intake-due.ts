@@ -6,7 +6,7 @@ import { working } from '../../vocabulary/constant.js';
 import { cautionsOn, forbidsLoading } from '../safety/cautions.js';
 
 /** A check-in is due so many days after the last. */
-export const ASK_AGAIN = working(
+export const CHECK_IN_EVERY = working(
   'Check-in again after',
   84,
   'days',
@@ -14,7 +14,7 @@ export const ASK_AGAIN = working(
   [56, 120],
 ).value;
 /** And so many while something is sore. */
-export const ASK_AGAIN_SORE = working(
+export const CHECK_IN_EVERY_SORE = working(
   'Check-in again while something is sore',
   14,
   'days',
@@ -49,7 +49,7 @@ export function intakeDue(lastOn: string | null, cautions: readonly RecordedCaut
   }
   if (lastOn === null) return { why: 'no check-in yet', since: today };
   const isSore = cautionsOn({ cautions }, today).some((entry) => entry.caution === 'sore-place' || forbidsLoading(entry));
-  const days = isSore ? ASK_AGAIN_SORE : ASK_AGAIN;
+  const days = isSore ? CHECK_IN_EVERY_SORE : CHECK_IN_EVERY;
   const since = addDays(lastOn, days);
   if (since > today) return null;
   const weeks = Math.floor(daysBetween(lastOn, today) / 7);

@@ -39,7 +39,7 @@ export function referralLetter({ athlete, cautions, intake, readings, coach, stu
   const age = birthDate ? `, ${ageOn(birthDate, today)} years old` : '';
   const forbidden = cautions.filter(forbidsLoading);
   const others = cautions.filter((entry) => !forbidsLoading(entry));
-  const told = intake ? toldLines(intake) : [];
+  const told = intake ? answerLines(intake) : [];
   const parts = [
     {
       heading: 'Why I am writing',
@@ -68,7 +68,7 @@ export function referralLetter({ athlete, cautions, intake, readings, coach, stu
 const sinceWords = ({ since }: RecordedCaution) => (since ? say`, since ${calendarDay(since)}` : '');
 
 /** Answers about health in words, one line each; what was not said is not there. */
-export function toldLines({ signs = [], history = [], symptoms = [], discomfort = [] }: Health): Sentence[] {
+export function answerLines({ signs = [], history = [], symptoms = [], discomfort = [] }: Health): Sentence[] {
   const of = (hand: keyof typeof HAND_WORDS | undefined) => (hand ? `, ${HAND_WORDS[hand]}` : '');
   return [
     ...signs.map(({ sign, hand }) => `${SIGNS[sign]}${of(hand)}`),

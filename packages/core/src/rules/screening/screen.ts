@@ -6,7 +6,7 @@ import type { Hand, WorkingSide } from '../../vocabulary/hands.js';
 import { CONDITIONS, SIGNS } from '../../vocabulary/intake-words.js';
 import { type Caps, capWords } from '../safety/caps.js';
 import { capsOf } from '../safety/caution-limits.js';
-import { askedBy, cautionAdvice, cautionLabel, forbidsLoading, handsOf, isMinor, restsHand, toldStop } from '../safety/cautions.js';
+import { cautionAsks, cautionAdvice, cautionLabel, forbidsLoading, handsOf, isMinor, restsHand, reportedStop } from '../safety/cautions.js';
 import { DISCOMFORT_GO_ON_MAX, DISCOMFORT_HOLD_MAX } from '../reports/discomfort.js';
 import { byThing, handByHand, ofHand } from './per-hand.js';
 import { CONDITION_RULES, type Led, SIGN_RULES, SYMPTOM_RULES, type Verdict, worstOf } from './screen-rules.js';
@@ -114,7 +114,7 @@ interface Said {
 function foundOf({ verdict, caution, stop }: Led, { onDay, intakeId }: ScreenedOn, said: Said, more: Partial<RecordedCaution> = {}): Found {
   const whose = said.hand === 'both' && WITHOUT_HAND.has(said.answer) ? {} : { hand: said.hand };
   const entry: RecordedCaution = stop
-    ? toldStop(intakeId, { sign: stop, hand: said.hand, onDay })
+    ? reportedStop(intakeId, { sign: stop, hand: said.hand, onDay })
     : {
         caution,
         ...whose,
@@ -122,7 +122,7 @@ function foundOf({ verdict, caution, stop }: Led, { onDay, intakeId }: ScreenedO
         intakeId,
         ...more,
       };
-  return { verdict, ...said, text: capitalSentence(askedBy(entry)), entry };
+  return { verdict, ...said, text: capitalSentence(cautionAsks(entry)), entry };
 }
 
 /** What concerns the person and not a hand. */

@@ -1,7 +1,7 @@
 import { say, type Sentence, joinSentences } from '../../vocabulary/sentence.js';
 import { groupedBy } from '../../vocabulary/lists.js';
 import { counted } from '../../vocabulary/text.js';
-import { AWAY_DAYS } from './needs-a-look.js';
+import { AWAY_DAYS } from './attention-needed.js';
 import { type Suggestion, SUGGESTIONS, worstFirst } from './suggestion.js';
 
 /** A suggestion of somebody. */

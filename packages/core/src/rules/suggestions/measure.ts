@@ -4,7 +4,7 @@ import { capital, counted } from '../../vocabulary/text.js';
 import { daysBetween } from '../../vocabulary/days.js';
 import { HANDS } from '../../vocabulary/hands.js';
 import { groupedBy } from '../../vocabulary/lists.js';
-import { MEASURE_AGAIN } from './needs-a-look.js';
+import { MEASURE_AGAIN } from './attention-needed.js';
 import type { Suggestion, SuggestionEvidence, SuggestionOption } from './suggestion.js';
 import type { SuggestionQuestion } from './question.js';
 

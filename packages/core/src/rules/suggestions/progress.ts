@@ -11,7 +11,7 @@ import { UNIT_OF } from '../../vocabulary/work.js';
 import { WORK } from '../checks/block-views.js';
 import { hasGrown } from '../doses/asks-more.js';
 import { editWords } from '../fixes/edit-words.js';
-import { isMore, STEP_OF } from '../progress/level-standing.js';
+import { isProgression, STEP_OF } from '../progress/level-standing.js';
 import { doseFor } from '../doses/method-dose.js';
 import { doseNow, levelNow } from '../progress/progressed.js';
 import { unusualInDose } from '../doses/usual-dose.js';
@@ -36,7 +36,7 @@ export function progressSuggestions(scene: SuggestionScene): Suggestion[] {
       // Circles and stretches are not counted upward: what loads is.
       if (!WORK.includes(coming.block.phase)) return [];
       if (coming.standings.some(({ hand }) => scene.barred.has(hand))) return [];
-      const edits = moreOf(scene, coming);
+      const edits = progressionOf(scene, coming);
       return edits ? [{ coming, plan: coming.plan, edits }] : [];
     }),
   );
@@ -52,7 +52,7 @@ function suggestionOf(
   const { movement, standings } = firstOf(changes).coming;
   const last = newestOf(standings);
   const chance = chanceOf(changes);
-  const { why } = standings.find(({ step }) => isMore(step)) ?? firstOf(standings);
+  const { why } = standings.find(({ step }) => isProgression(step)) ?? firstOf(standings);
   const rest = {
     hands: handsIn(standings),
     movementId: movement.id,
@@ -91,19 +91,19 @@ const wordsOf = ({ lookup }: SuggestionScene, changes: readonly Change[]): Sente
   joinSentences(uniqueSentences(changes.map(({ plan, edits }) => editWords(plan.sequence, edits, lookup))), '; ');
 
 /** The next level where both hands have passed, else more of this one; null where nothing grows, or the plan has it already. */
-function moreOf({ viewOf, cautions }: SuggestionScene, { plan, block, movement, level, standings }: ComingBlock): Edit[] | null {
+function progressionOf({ viewOf, cautions }: SuggestionScene, { plan, block, movement, level, standings }: ComingBlock): Edit[] | null {
   const now = levelNow(movement, standings);
-  if (now && rungOf(movement.ladder, now) > rungOf(movement.ladder, level)) {
+  if (now && levelIndex(movement.ladder, now) > levelIndex(movement.ladder, level)) {
     const { method, weaker } = viewOf(plan.sequence);
     const dose = doseFor(movement, now, method, weaker, cautions);
     return [{ kind: 'change', blockId: block.id, levelId: now.id, dose: { ...dose, sides: block.dose.sides } }];
   }
-  if (!standings.some(({ step }) => isMore(step))) return null;
+  if (!standings.some(({ step }) => isProgression(step))) return null;
   const dose = doseNow(block.dose, level, movement.id, standings);
   return hasGrown(dose, block.dose) ? [{ kind: 'change', blockId: block.id, dose }] : null;
 }
 
-const rungOf = (ladder: readonly Level[], { id }: Level) => ladder.findIndex((each) => each.id === id);
+const levelIndex = (ladder: readonly Level[], { id }: Level) => ladder.findIndex((each) => each.id === id);
 
 /** Another way of more for who does not want the proposed one: a set more, or a little more of each. */
 function otherwise(scene: SuggestionScene, changes: readonly Change[]): SuggestionOption[] {

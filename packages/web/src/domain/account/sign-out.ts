@@ -2,7 +2,7 @@ import { create } from 'zustand';
 import { queryClient } from '../../api/queries.js';
 import { request } from '../../api/request.js';
 import { DRAFT_PREFIX } from '../../store/autosave.js';
-import { clearAccount, currentAccount, namesKeptBy, switchAccount } from '../../store/device-storage.js';
+import { clearAccount, currentAccount, storedNamesOf, switchAccount } from '../../store/device-storage.js';
 import { exclusively } from '../../store/exclusively.js';
 import { useIntakeDrafts } from '../../store/intake-drafts.js';
 import { useMeasuring } from '../../store/measuring.js';
@@ -29,7 +29,7 @@ export interface Unfinished {
 /** What is not sent or not finished on this device; null where there is nothing. */
 export function unfinishedHere(): Unfinished | null {
   const account = currentAccount();
-  const drafts = account === null ? 0 : namesKeptBy(account).filter((name) => name.startsWith(DRAFT_PREFIX)).length;
+  const drafts = account === null ? 0 : storedNamesOf(account).filter((name) => name.startsWith(DRAFT_PREFIX)).length;
   const found: Unfinished = {
     messages: useOutbox.getState().messages.length,
     stops: useOwnStops.getState().stops.length,

@@ -4,7 +4,7 @@ import type { ComposeAnswer, SwapAnswer } from '@clay-pot/contracts';
 import { applyEdits, type Block, capital, type Edit, PHASE_NAMES, PHASES, type Sequence } from '@clay-pot/core';
 import { Pin, Shuffle } from 'lucide-react';
 import { useState } from 'react';
-import { useKnown } from '../../store/library.js';
+import { useStudioLibrary } from '../../store/library.js';
 import { IconButton } from '../../ui/button.js';
 import { LevelPicture } from '../movement/level-picture.js';
 import { MovementName } from '../movement/movement-name.js';
@@ -47,7 +47,7 @@ type RowProps = Omit<Props, 'reasons'> & { block: Block; reason: string | undefi
 
 function Row({ block, sequence, reason, composition }: RowProps) {
   const { locked, toggleLock, swaps, change } = composition;
-  const { movement: lookup } = useKnown();
+  const { movement: lookup } = useStudioLibrary();
   const [others, setOthers] = useState<SwapAnswer['alternatives'] | 'asked' | null>(null);
   const movement = lookup(block.movementId);
   const level = movement?.ladder.find(({ id }) => id === block.levelId);

@@ -1,7 +1,7 @@
 import { counted, EQUIPMENT, type Place, PLACES, readNumber, SEQUENCE_LIMITS } from '@clay-pot/core';
 import { TRAINING_GOALS } from '@clay-pot/core/library';
 import { useState } from 'react';
-import { useKnown } from '../../store/library.js';
+import { useStudioLibrary } from '../../store/library.js';
 import { Disclosure } from '../../ui/disclosure.js';
 import { Field, INPUT, SelectField } from '../../ui/field.js';
 import { TickChips } from '../../ui/tick-chips.js';
@@ -12,7 +12,7 @@ const OFTEN_MIN = [5, 10, 15, 20, 30, 45];
 
 /** Goal, minutes, method and room: what is asked of a composition. */
 export function WishForm({ wishes, change }: { wishes: Wishes; change: (wishes: Wishes) => void }) {
-  const { methods } = useKnown();
+  const { methods } = useStudioLibrary();
   const goal = TRAINING_GOALS.find(({ id }) => id === wishes.goalId);
   const put = (some: Partial<Wishes>) => change({ ...wishes, ...some });
   return (

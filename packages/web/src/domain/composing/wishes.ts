@@ -3,7 +3,7 @@ import { type Block, type Equipment, type Place, type Sequence } from '@clay-pot
 import { GOAL_OF_ASKED, methodOf, TRAINING_GOALS } from '@clay-pot/core/library';
 import { useMemo } from 'react';
 import { useLevels, usePast } from '../../api/queries.js';
-import { useKnown } from '../../store/library.js';
+import { useStudioLibrary } from '../../store/library.js';
 import { useOwnMovements } from '../../store/own-movements.js';
 import { useForWhom } from '../athlete/for-whom.js';
 import { useStandingCautions } from '../athlete/standing-cautions.js';
@@ -49,7 +49,7 @@ export function useComposeWork(athlete: Athlete | undefined): (wishes: Wishes, a
   const past = usePast(athlete?.id).data;
   const levels = useLevels(athlete?.id).data;
   const cautions = useStandingCautions(athlete);
-  const known = useKnown();
+  const known = useStudioLibrary();
   const stored = useOwnMovements((state) => state.stored);
   return useMemo(
     () =>

@@ -1,6 +1,6 @@
 import { chanceOfHaving, type Demand, effortWords, hardestOf, isKnown, peopleWords } from '@clay-pot/core';
 import { Fragment } from 'react';
-import { Asked } from '../terms/asked.js';
+import { Term } from '../terms/term.js';
 import { loadClass } from '../../ui/marks.js';
 
 /** Load, angle and effort of a level in one line; what is not available is said. */
@@ -10,14 +10,14 @@ export function DemandLine({ demand }: { demand: Demand }) {
   const effort = hardest?.effortPercent ?? 0;
   const parts = [
     left.loadN > 0 && (
-      <Asked key="load" term="handLoad" value={left.loadPercentBW}>
+      <Term key="load" term="handLoad" value={left.loadPercentBW}>
         {left.loadPercentBW.toFixed(0)} % of body weight a hand
-      </Asked>
+      </Term>
     ),
     left.angle && (
-      <Asked key="angle" term="wristAngle">
+      <Term key="angle" term="wristAngle">
         {left.angle.deg.toFixed(0)}°
-      </Asked>
+      </Term>
     ),
     left.stretchNm > 0 && left.loadN === 0 && `${left.stretchNm.toFixed(1)} N·m pull`,
   ].filter(Boolean);
@@ -32,11 +32,11 @@ export function DemandLine({ demand }: { demand: Demand }) {
       {parts.length > 0 && effort > 0 && ' · '}
       {hardest && (
         <span className={effort > 100 ? 'font-bold text-iron' : ''}>
-          <Asked term="effort" value={effort}>
+          <Term term="effort" value={effort}>
             <span className={`mr-1 inline-block size-2.5 border border-ink/40 ${loadClass(effort)}`} aria-hidden />
             {effortWords(effort, hardest.interval)} effort
             {effort > 100 && (isKnown(hardest) ? ', not possible' : `, not for ${peopleWords(1 - chanceOfHaving(hardest))}`)}
-          </Asked>
+          </Term>
         </span>
       )}
     </p>

@@ -14,7 +14,7 @@ import {
   USUAL_PHASE,
 } from '@clay-pot/core';
 import { movementFinder, type MovementFinder } from '@clay-pot/core/library';
-import { known } from '../../store/library.js';
+import { studioLibrary } from '../../store/library.js';
 
 /** What a movement has to be to be shown. */
 export interface MovementFilter {
@@ -60,7 +60,7 @@ export function passingLevels(movement: Movement, filter: MovementFilter): Level
 const finders = new WeakMap<readonly Movement[], MovementFinder>();
 function finderOf(movements: readonly Movement[]): MovementFinder {
   let finder = finders.get(movements);
-  if (!finder) finders.set(movements, (finder = movementFinder(movements, known().ownName)));
+  if (!finder) finders.set(movements, (finder = movementFinder(movements, studioLibrary().ownName)));
   return finder;
 }
 

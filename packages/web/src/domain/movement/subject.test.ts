@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { handLoad, REFERENCE_BODIES, referencePerson } from '@clay-pot/core';
 import { LIBRARY, shippedMovement } from '@clay-pot/core/library';
 import {
-  demandAsItStands,
+  currentDemand,
   fieldsOf,
   levelSubject,
   nameOfSubject,
@@ -46,7 +46,7 @@ describe('what lies on the load bench', () => {
 
   test('an uneven posture loads the hands as it stands, each with its own share', () => {
     const { subject } = setField(PERSON, postureSubject('plank'), 'leftShare', 0.7);
-    const { left, right } = demandAsItStands(PERSON, subject);
+    const { left, right } = currentDemand(PERSON, subject);
     expect(left.loadN / (left.loadN + right.loadN)).toBeCloseTo(0.7, 9);
   });
 

@@ -29,7 +29,7 @@ import {
   type UsualPosture,
   withField,
 } from '@clay-pot/core';
-import { knownMovement } from '../../store/library.js';
+import { movementById } from '../../store/library.js';
 
 /** What lies on the load bench: a contact, a facing, and a load. */
 export type Subject = Loaded;
@@ -67,7 +67,7 @@ export const writeSubject = ({ contact, facing, load }: Subject) => JSON.stringi
 
 /** A level of a known movement as a subject. */
 export function levelSubject(movementId: string | null, levelId: string | null): Subject | null {
-  const movement = movementId ? knownMovement(movementId) : undefined;
+  const movement = movementId ? movementById(movementId) : undefined;
   const level = movement && (findLevel(movement, levelId ?? '') ?? movement.ladder[0]);
   return level ? { contact: level.contact, facing: level.facing, load: level.load } : null;
 }
@@ -173,7 +173,7 @@ function settle(body: Body, posture: SupportPosture, field: PostureField, wanted
 }
 
 /** What a subject asks of each hand as it stands: an uneven posture loads one more than the other, unlike a level that each takes in turn. */
-export function demandAsItStands(person: Person, subject: Subject): Demand {
+export function currentDemand(person: Person, subject: Subject): Demand {
   const posture = postureOfSubject(subject);
   return posture ? postureDemand(person, posture, handLoad(person.body, posture)) : demandOf(person, subject);
 }

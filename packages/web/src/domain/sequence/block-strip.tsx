@@ -1,12 +1,12 @@
 import { counted, type Level, type Movement, type MovementLookup, type Sequence } from '@clay-pot/core';
 import { useSequence } from '../../api/queries.js';
-import { useKnown } from '../../store/library.js';
+import { useStudioLibrary } from '../../store/library.js';
 import { LevelPicture } from '../movement/level-picture.js';
 
 /** The hands of a sequence in the order in which they come, each movement once. */
 export default function BlockStrip({ sequenceId, most }: { sequenceId: string; most: number }) {
   const sequence = useSequence(sequenceId);
-  const { movement } = useKnown();
+  const { movement } = useStudioLibrary();
   if (!sequence.data) return null;
   const shown = distinctLevels(sequence.data.document, movement);
   const first = shown.slice(0, most);

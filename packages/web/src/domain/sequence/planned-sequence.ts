@@ -1,7 +1,7 @@
 import type { StoredSequence } from '@clay-pot/contracts';
 import { planOf, type Sequence, sequencesOn } from '@clay-pot/core';
 import { useProgrammeToLead } from '../../api/programme-queries.js';
-import { knownMovement } from '../../store/library.js';
+import { movementById } from '../../store/library.js';
 import type { OfProgramme } from './lead-path.js';
 
 /** A sequence as it is led: by itself, or as a session of a programme. */
@@ -21,7 +21,7 @@ export function usePlannedSequence({ id, document }: StoredSequence, of: OfProgr
   if (!stored || !session || planOf(stored, session.planId).sequenceId !== id) {
     return { sequence: document, note: 'Couldn’t load the programme. You see the sequence itself.' };
   }
-  const sequence = sequencesOn(stored, knownMovement)(session, document);
+  const sequence = sequencesOn(stored, movementById)(session, document);
   const note =
     sequence === document ? `From the programme “${stored.title}”.` : `From the programme “${stored.title}”, with the doses for today.`;
   return { sequence, note };

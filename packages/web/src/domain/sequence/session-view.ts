@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import type { Athlete } from '@clay-pot/contracts';
 import { methodOf } from '@clay-pot/core/library';
 import { usePast } from '../../api/queries.js';
-import { useKnown } from '../../store/library.js';
+import { useStudioLibrary } from '../../store/library.js';
 import { type ForWhom, useForWhom } from '../athlete/for-whom.js';
 import { useStandingCautions } from '../athlete/standing-cautions.js';
 
@@ -20,7 +20,7 @@ export function useSessionView(document: Sequence, athlete: Athlete | undefined)
   const whom = useForWhom(athlete?.id);
   const { person } = whom;
   const past = usePast(athlete?.id).data ?? NO_PAST;
-  const known = useKnown();
+  const known = useStudioLibrary();
   // The instant that recency is judged from: that of opening, so that it does not change under the hands.
   const [now] = useState(() => new Date().toISOString());
   const cautions = useStandingCautions(athlete);

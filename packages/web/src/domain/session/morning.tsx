@@ -20,7 +20,7 @@ export function useOwnMornings(): ReadonlyMap<string, MorningInput> {
 }
 
 /** Tells of the morning after a session: with a network or without. */
-export function tellMorning(sessionId: string, morning: Omit<MorningInput, 'at'>): void {
+export function saveNextDayCheck(sessionId: string, morning: Omit<MorningInput, 'at'>): void {
   const body: MorningInput = { ...morning, at: new Date().toISOString() };
   useOutbox.getState().add({ path: pathOf(sessionId), body });
 }
@@ -40,7 +40,7 @@ export function MorningQuestion({ sessionId, before, onTold }: Props) {
   const morning = left === undefined || right === undefined ? null : { left, right, ...(numb && { numb }) };
   const tell = () => {
     if (!morning) return;
-    tellMorning(sessionId, morning);
+    saveNextDayCheck(sessionId, morning);
     onTold?.(morning);
   };
   return (

@@ -2,7 +2,7 @@ import type { SessionListItem } from '@clay-pot/contracts';
 import { Link } from 'react-router';
 import { minutesText, percent } from '@clay-pot/core';
 import { dayText, scoreText, timeText } from '../../ui/format.js';
-import { Asked } from '../terms/asked.js';
+import { Term } from '../terms/term.js';
 import { DiscomfortMark } from '../../ui/marks.js';
 
 /** Sessions as rows: when, who, what, how much of it, how it felt. */
@@ -17,13 +17,13 @@ export function SessionRows({ sessions, withAthlete }: { sessions: readonly Sess
             <th className="py-1.5 pr-3 font-normal max-sm:hidden">Sequence</th>
             <th className="py-1.5 pr-3 text-right font-normal max-sm:hidden">Length</th>
             <th className="py-1.5 pr-3 font-normal">
-              <Asked term="completion">Completed</Asked>
+              <Term term="completion">Completed</Term>
             </th>
             <th className="py-1.5 pr-3 font-normal">
-              <Asked term="discomfort">Peak discomfort</Asked>
+              <Term term="discomfort">Peak discomfort</Term>
             </th>
             <th className="py-1.5 text-right font-normal max-sm:hidden">
-              <Asked term="exertion">Effort (RPE)</Asked>
+              <Term term="exertion">Effort (RPE)</Term>
             </th>
           </tr>
         </thead>

@@ -2,7 +2,7 @@ import { readable } from '../measuring/units.js';
 import type { AthleteSuggestion } from '@clay-pot/contracts';
 import { checkTyped, type Dose, findLevel, mayDecline, same, type TypedDose } from '@clay-pot/core';
 import { useState } from 'react';
-import { knownMovement } from '../../store/library.js';
+import { movementById } from '../../store/library.js';
 import { Button } from '../../ui/button.js';
 import { DoseField } from '../sequence/dose-field.js';
 import { type ChosenAnswer, useAnswerSuggestions } from './answer-suggestions.js';
@@ -64,7 +64,7 @@ export function ChangeSuggestions({ suggestions, done }: { suggestions: readonly
 /** Why a typed dose cannot be had; null where it can. */
 function wrongIn({ options }: AthleteSuggestion, { optionId, dose }: Choice): string | null {
   const typed = options.find(({ id }) => id === optionId)?.typed;
-  return (dose && typed && checkTyped(typed, dose, knownMovement)[0]?.message) ?? null;
+  return (dose && typed && checkTyped(typed, dose, movementById)[0]?.message) ?? null;
 }
 
 interface SuggestionChoiceProps {
@@ -115,7 +115,7 @@ interface TypingProps {
 
 /** The dose of the chosen option, to be typed otherwise. */
 function Typing({ typed, dose, wrong, change }: TypingProps) {
-  const movement = knownMovement(typed.movementId);
+  const movement = movementById(typed.movementId);
   const level = movement && findLevel(movement, typed.levelId);
   if (!movement || !level) return null;
   return (

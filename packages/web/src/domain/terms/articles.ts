@@ -1,6 +1,6 @@
 import {
-  ASK_AGAIN,
-  ASK_AGAIN_SORE,
+  CHECK_IN_EVERY,
+  CHECK_IN_EVERY_SORE,
   BATTERIES,
   type BatteryId,
   batteryMinutes,
@@ -56,7 +56,7 @@ export const ARTICLES: readonly Article[] = [
     summary: 'Find out what an athlete may do today.',
     screens: [/^\/people\/[^/]+\/check-in/, /^\/people\/[^/]+\/letter/],
     steps: [
-      `Ask before the first session, after ${ASK_AGAIN / WEEK_DAYS} weeks, and after ${ASK_AGAIN_SORE / WEEK_DAYS} weeks if something is sore.`,
+      `Ask before the first session, after ${CHECK_IN_EVERY / WEEK_DAYS} weeks, and after ${CHECK_IN_EVERY_SORE / WEEK_DAYS} weeks if something is sore.`,
       'Warning signs lead to get it checked first or stop. No one can train past them.',
       'Sore places set limits: less angle, less effort, or no weight on that part of the hand.',
       'To lift a restriction, record who cleared it and when. A clearance can have limits and an end date.',

@@ -1,10 +1,10 @@
 import { findLevel, type Level, type Movement } from '@clay-pot/core';
 import { lazy, useMemo, useState, Suspense } from 'react';
 import { metricText } from '../../domain/measuring/units.js';
-import { knownMovement, useKnown } from '../../store/library.js';
+import { movementById, useStudioLibrary } from '../../store/library.js';
 import { Button } from '../../ui/button.js';
 import { Page, Part } from '../../ui/page.js';
-import { Minding } from '../../domain/athlete/minding.js';
+import { PrecautionsPanel } from '../../domain/athlete/precautions-panel.js';
 import { type ForWhom, useForWhom } from '../../domain/athlete/for-whom.js';
 import { Calculators } from './calculators.js';
 import { Compare, type Pin } from './compare.js';
@@ -16,7 +16,7 @@ import { Laid } from './laid.js';
 import { MOST_PINS, pinName, readPins, writePins } from './pins.js';
 import { SaveLevel } from './save-level.js';
 import {
-  demandAsItStands,
+  currentDemand,
   fieldsOf,
   levelSubject,
   nameOfSubject,
@@ -44,7 +44,7 @@ export default function BenchPage() {
   const athleteId = athleteIn(params);
   const who = useForWhom(athleteId);
   const movementId = params.get('movement');
-  const movement = movementId ? knownMovement(movementId) : undefined;
+  const movement = movementId ? movementById(movementId) : undefined;
   const levelId = movement ? (findLevel(movement, params.get('level') ?? '')?.id ?? movement.ladder[0].id) : undefined;
   const changed = params.get('at');
   const subject = useMemo(
@@ -60,7 +60,7 @@ export default function BenchPage() {
       actions={<Choices athleteId={athleteId} movement={movement} set={set} />}
     >
       <WhoLine who={who} />
-      <Minding athleteId={athleteId} movement={movement} level={level} />
+      <PrecautionsPanel athleteId={athleteId} movement={movement} level={level} />
       <Bench
         who={who}
         subject={subject}
@@ -83,7 +83,7 @@ function Choices({
   movement: Movement | undefined;
   set: (change: Record<string, string | null>) => void;
 }) {
-  const { shelf } = useKnown();
+  const { shelf } = useStudioLibrary();
   const loading = useMemo(() => shelf.filter(({ ladder }) => ladder.some(({ load }) => load.kind !== 'rest')), [shelf]);
   return (
     <>
@@ -163,7 +163,7 @@ function Bench({ who, subject: opened, movement, levelId, pins, block, set }: Be
     <div className="grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-8 lg:grid-cols-[minmax(0,1fr)_21rem] lg:grid-rows-[auto_1fr]">
       <Laid person={person} subject={subject} movement={movement} levelId={levelId} setNumber={setNumber} refusal={refusal} />
       <div className="grid content-start gap-5 lg:col-start-2 lg:row-span-2 lg:row-start-1">
-        <HandResults demand={demandAsItStands(person, subject)} />
+        <HandResults demand={currentDemand(person, subject)} />
         <FindPanel key={subject.load.kind} person={person} subject={subject} fields={fieldsOf(person.body, subject)} found={take} />
         <KeepIt who={who} movement={movement} level={level} subject={subject} block={block} />
       </div>

@@ -5,7 +5,7 @@ import { numberText, unitOf } from '../../domain/measuring/units.js';
 import { Figure } from '../../drawing/figure.js';
 import { IconButton } from '../../ui/button.js';
 import { plantedView } from './bench-drawing.js';
-import { demandAsItStands, postureOfSubject, type Subject, troubleWith } from '../../domain/movement/subject.js';
+import { currentDemand, postureOfSubject, type Subject, troubleWith } from '../../domain/movement/subject.js';
 
 /** A position that is kept to be compared with. */
 export interface Pin {
@@ -28,7 +28,7 @@ export function Compare({
   take: (pin: Pin) => void;
 }) {
   const columns = [now, ...pins].map((pin) => ({ pin, trouble: troubleWith(person, pin.subject) }));
-  const demands = columns.map(({ pin, trouble }) => (trouble ? null : demandAsItStands(person, pin.subject)));
+  const demands = columns.map(({ pin, trouble }) => (trouble ? null : currentDemand(person, pin.subject)));
   return (
     <div className="overflow-x-auto">
       <table className="table-fixed text-small" style={{ width: `${9 + 14 * columns.length}rem` }}>

@@ -14,7 +14,7 @@ import {
 import { useMemo, useState } from 'react';
 import { Area, CartesianGrid, ComposedChart, Line, ReferenceDot, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { Choice } from '../../domain/movement/subject-fields.js';
-import { demandAsItStands, type MovableField, postureOfSubject, type Subject } from '../../domain/movement/subject.js';
+import { currentDemand, type MovableField, postureOfSubject, type Subject } from '../../domain/movement/subject.js';
 import { Disclosure } from '../../ui/disclosure.js';
 
 interface Props {
@@ -48,7 +48,7 @@ export function DemandChart({ person, subject, fields }: Props) {
   const field = fields.find((candidate) => candidate.name === name) ?? fields[0];
   const rows = useMemo(() => (field ? rowsFor(person, subject, field, chosen) : []), [person, subject, field, chosen]);
   if (!field) return null;
-  const demand = demandAsItStands(person, subject);
+  const demand = currentDemand(person, subject);
   const now = (hand: Hand) => quantityOf(demand, { quantity: chosen, hand });
   const tick = (value: number) => shown(value, field.step);
   return (
@@ -150,7 +150,7 @@ function rowsFor(person: Person, subject: Subject, field: MovableField, quantity
       ? demandCurve(person, posture, field.name as 'leanDeg', { quantity, hand })
       : sampleCurve(person, subject, field.name, { quantity, hand });
   const [left, right] = [runs('left'), runs('right')];
-  const hardest = hardestOf(demandAsItStands(person, subject));
+  const hardest = hardestOf(currentDemand(person, subject));
   const bandAt = (most: number) => (quantity === 'effortPercent' && hardest ? intervalOf(most, hardest.logSd) : null);
   const other = new Map(right.flat().map(({ x, y }) => [x, y]));
   return left.flatMap((run, index) => [

@@ -10,7 +10,7 @@ import {
 } from '@clay-pot/core';
 import type { ReactNode } from 'react';
 import { readingText } from '../../domain/measuring/units.js';
-import { Asked } from '../../domain/terms/asked.js';
+import { Term } from '../../domain/terms/term.js';
 import { EffortBar } from '../../ui/effort-bar.js';
 import { SideMark } from '../../ui/marks.js';
 
@@ -36,9 +36,9 @@ function HandResult({ hand, result, momentNm }: { hand: Hand; result: HandDemand
         {loadPercentBW.toFixed(1)}
         <span className="text-body font-semibold">
           {' '}
-          <Asked term="handLoad" value={loadPercentBW}>
+          <Term term="handLoad" value={loadPercentBW}>
             % of body weight
-          </Asked>
+          </Term>
         </span>
       </p>
       <p className="text-small text-ink-soft figures">
@@ -49,9 +49,9 @@ function HandResult({ hand, result, momentNm }: { hand: Hand; result: HandDemand
         {momentNm !== null && momentNm > 0 && (
           <Row
             label={
-              <Asked term="wristMoment" value={momentNm}>
+              <Term term="wristMoment" value={momentNm}>
                 wrist torque
-              </Asked>
+              </Term>
             }
             value={`${momentNm.toFixed(1)} N·m`}
           />
@@ -88,7 +88,7 @@ function AngleRow({ label, deg, rangeDeg, source }: { label: string; deg: number
   return (
     <div className="flex flex-wrap justify-between gap-x-2 border-b border-line pb-1">
       <dt className="text-ink-soft">
-        <Asked term="wristAngle">{label}</Asked>
+        <Term term="wristAngle">{label}</Term>
       </dt>
       <dd className="figures">
         <b>{deg.toFixed(0)}°</b> of {rangeDeg.toFixed(0)}°
@@ -106,9 +106,9 @@ function EffortRow({ effort }: { effort: ActionEffort }) {
   return (
     <li>
       <div className="flex items-baseline justify-between gap-2 text-small">
-        <Asked term="effort" value={percent}>
+        <Term term="effort" value={percent}>
           {action}
-        </Asked>
+        </Term>
         <b className={`display text-lead whitespace-nowrap figures ${over ? 'text-iron' : ''}`}>{percent.toFixed(0)} %</b>
       </div>
       <EffortBar percent={percent} interval={interval} />

@@ -14,7 +14,7 @@ import { useMemo } from 'react';
 import { useForWhom } from '../../domain/athlete/for-whom.js';
 import { isoToday } from '../../ui/today.js';
 import { HandVerdicts, OffList, ScreenReasons } from '../../domain/athlete/screening-panel.js';
-import { useKnown } from '../../store/library.js';
+import { useStudioLibrary } from '../../store/library.js';
 import { Part } from '../../ui/page.js';
 import { TryFirst } from './why-path.js';
 import { Disclosure } from '../../ui/disclosure.js';
@@ -51,7 +51,7 @@ export function VerdictStep({ athlete, answers, screening }: Props) {
 
 /** How much of the shelf is left. */
 function OnTheShelf({ athleteId, standing }: { athleteId: string; standing: readonly RecordedCaution[] }) {
-  const { shelf } = useKnown();
+  const { shelf } = useStudioLibrary();
   const { person } = useForWhom(athleteId);
   const open = useMemo(() => movementsOpen(person, shelf, standing), [person, shelf, standing]);
   const whole = open.filter(({ openLevels, ofLevels }) => openLevels.length === ofLevels).length;

@@ -1,6 +1,6 @@
 import { type PathEnd, whyItHurts } from '@clay-pot/core';
 import { Link } from 'react-router';
-import { useKnown } from '../../store/library.js';
+import { useStudioLibrary } from '../../store/library.js';
 import { Part } from '../../ui/page.js';
 
 /** Where hands hurt in training: a short path of questions to what is tried first. */
@@ -44,7 +44,7 @@ export function WhyPath({ path, change }: { path: readonly string[]; change: (pa
 
 /** What to try first, with what of the shelf it is. */
 export function TryFirst({ remedy }: { remedy: NonNullable<PathEnd['remedy']> }) {
-  const { movement } = useKnown();
+  const { movement } = useStudioLibrary();
   return (
     <div className="mt-2 border-l-4 border-celadon bg-celadon-wash px-3 py-2">
       <p className="font-semibold">Try first: {remedy.title.toLowerCase()}</p>

@@ -11,7 +11,7 @@ import { useComposition } from '../../domain/composing/use-composition.js';
 import { WishForm } from '../../domain/composing/wish-form.js';
 import { firstWishes, type Wishes } from '../../domain/composing/wishes.js';
 import { blockNames } from '../../domain/sequence/block-names.js';
-import { useGiveSequence } from '../../domain/sequence/give-sequence.js';
+import { useAssignSequence } from '../../domain/sequence/assign-sequence.js';
 import { useNewSequence } from '../../domain/sequence/new-sequence.js';
 import { useSessionView } from '../../domain/sequence/session-view.js';
 import { PotDrawing } from '../../drawing/pot.js';
@@ -90,7 +90,7 @@ function Composer({ athlete, intakes, whom }: Props) {
 /** Keeps a composition as a sequence, given to whom it is for, and opens it. */
 function useKeep(athlete: Athlete | undefined) {
   const newSequence = useNewSequence();
-  const give = useGiveSequence();
+  const give = useAssignSequence();
   const navigate = useNavigate();
   return async (sequence: Sequence) => {
     const id = await newSequence(sequence.title, sequence);

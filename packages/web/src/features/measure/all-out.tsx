@@ -1,7 +1,7 @@
 import { ALL_OUT, type AllOutTest, type CriticalForce, type ForceSample, repeatsAbove } from '@clay-pot/core';
 import { useEffect, useState } from 'react';
 import { Bar, CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
-import { Asked } from '../../domain/terms/asked.js';
+import { Term } from '../../domain/terms/term.js';
 import { numberText, readingText, shownUnit, shownValue } from '../../domain/measuring/units.js';
 
 const CYCLE_S = ALL_OUT.workS + ALL_OUT.restS;
@@ -39,9 +39,9 @@ export function AllOutResult({ test: { contractionsN, told } }: { test: AllOutTe
   return (
     <div className="grid gap-2">
       <p>
-        <Asked term="criticalForce">
+        <Term term="criticalForce">
           Sustainable: <b>{readingText('N', told.criticalForceN)}</b>
-        </Asked>
+        </Term>
         , {told.percentOfBest.toFixed(0)} % of the best squeeze. Above that only once: <b>{readingText('N·s', told.capacityAboveNs)}</b>.
       </p>
       <AllOutChart contractionsN={contractionsN} told={told} />

@@ -1,4 +1,4 @@
-import { faultsIn, type ForceSample, type Hand, platesNow, type Trace, type TrialSort, type TrialTold } from '@clay-pot/core';
+import { faultsIn, type ForceSample, type Hand, platesNow, type Trace, type TrialSort, type TrialReport } from '@clay-pot/core';
 import { useEffect, useState } from 'react';
 import type { Device } from '../../domain/devices/device.js';
 import { readingText, shownUnit, shownValue, readable } from '../../domain/measuring/units.js';
@@ -23,7 +23,7 @@ interface Props {
 const SHOWN_EVERY_MS = 100;
 
 /** What can be taken of a trial; null where it came to nothing. */
-function takenOf(told: TrialTold, hand: Hand): Taken | null {
+function takenOf(told: TrialReport, hand: Hand): Taken | null {
   switch (told.sort) {
     case 'force':
       return told.trace.peakN === null ? null : { values: { [hand]: told.trace.peakN } };
@@ -121,7 +121,7 @@ function Now({ trial: { line, latest }, sort, hand }: { trial: Trial; sort: Tria
   );
 }
 
-function WhatItWas({ told }: { told: TrialTold }) {
+function WhatItWas({ told }: { told: TrialReport }) {
   const facts = factsOf(told);
   return (
     <div className="border-t border-line px-2 py-1.5 text-small">
@@ -147,7 +147,7 @@ function WhatItWas({ told }: { told: TrialTold }) {
 
 type Fact = readonly [name: string, value: string | null];
 
-function factsOf(told: TrialTold): Fact[] {
+function factsOf(told: TrialReport): Fact[] {
   switch (told.sort) {
     case 'force':
       return factsOfForce(told.trace);

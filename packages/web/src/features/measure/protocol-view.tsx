@@ -15,7 +15,7 @@ import {
   whyNotMeasured,
 } from '@clay-pot/core';
 import { LevelPicture, middleLevel } from '../../domain/movement/level-picture.js';
-import { useKnown } from '../../store/library.js';
+import { useStudioLibrary } from '../../store/library.js';
 import { type Measuring, retest, setDetail, trialsOf } from '../../store/measuring.js';
 import { Button } from '../../ui/button.js';
 import { TextField } from '../../ui/field.js';
@@ -39,7 +39,7 @@ interface Props {
 
 /** One thing that is measured: how, with its picture, whose turn it is, and what it comes to so far. */
 export function ProtocolView({ athlete, measuring, protocol, cautions, before, source, setSource }: Props) {
-  const { movement: lookup } = useKnown();
+  const { movement: lookup } = useStudioLibrary();
   const movement = must(lookup(protocol.figure.movementId), `the movement of ${protocol.id}`);
   const level = movement.ladder.find(({ id }) => id === protocol.figure.levelId) ?? middleLevel(movement);
   const trials = trialsOf(measuring, protocol.id);

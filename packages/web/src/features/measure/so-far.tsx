@@ -15,7 +15,7 @@ import {
   type ReadingUnit,
   sidesOf,
 } from '@clay-pot/core';
-import { Asked } from '../../domain/terms/asked.js';
+import { Term } from '../../domain/terms/term.js';
 import { numberText, readingText } from '../../domain/measuring/units.js';
 import { useRepeats } from '../../domain/measuring/use-repeats.js';
 import { SideMark } from '../../ui/marks.js';
@@ -104,7 +104,7 @@ function HandSoFar({ athlete, protocol, unit, hand, trials, before, detail, repe
             )}{' '}
             <span className="text-ink-soft">
               since {dayWords(change.since)};{' '}
-              <Asked term="detectableChange">changes of {readingText(unit, change.error.change)} or more are real</Asked>
+              <Term term="detectableChange">changes of {readingText(unit, change.error.change)} or more are real</Term>
               {change.error.from === 'own repeats' && ', from your own repeat tests'}
             </span>
           </span>

@@ -8,7 +8,7 @@ import {
   OVER_AFTER_S,
   tellTrial,
   type TrialSort,
-  type TrialTold,
+  type TrialReport,
   watched,
 } from '@clay-pot/core';
 import { useCallback, useEffect, useRef, useState } from 'react';
@@ -18,7 +18,7 @@ import type { Device } from '../../domain/devices/device.js';
 export interface Trial {
   readonly state: 'idle' | 'running' | 'done';
   /** What the signal says, once it is over. */
-  readonly told: TrialTold | null;
+  readonly told: TrialReport | null;
   /** Why it ended otherwise than it should. */
   readonly trouble: string | null;
   readonly start: () => void;
@@ -34,7 +34,7 @@ const UNIT_CHANGED = 'The device changed its unit during the trial, so this tria
 /** One trial on a device: from the start to the end of the effort, or until it is stopped. */
 export function useTrial(device: Device, sort: TrialSort): Trial {
   const [state, setState] = useState<Trial['state']>('idle');
-  const [told, setTold] = useState<TrialTold | null>(null);
+  const [told, setTold] = useState<TrialReport | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const line = useRef<ForceSample[]>([]);
   const samples = useRef<DeviceSample[]>([]);

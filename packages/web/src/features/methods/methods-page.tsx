@@ -13,7 +13,7 @@ import { shippedMethod, USUAL_METHOD } from '@clay-pot/core/library';
 import { useNavigate, useParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useRemoveMethod, useSaveMethod } from '../../api/own-queries.js';
-import { useKnown } from '../../store/library.js';
+import { useStudioLibrary } from '../../store/library.js';
 import { Button } from '../../ui/button.js';
 import { ButtonLink } from '../../ui/button-link.js';
 import { Page } from '../../ui/page.js';
@@ -24,7 +24,7 @@ const NUMBERS = Object.keys(METHOD_LIMITS) as MethodNumber[];
 /** All methods beside each other: what practitioners differ on, row by row. */
 export default function MethodsPage() {
   const { id } = useParams();
-  const methods = useKnown().methods;
+  const methods = useStudioLibrary().methods;
   const first = firstOf(methods);
   return (
     <Page

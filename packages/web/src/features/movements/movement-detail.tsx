@@ -8,7 +8,7 @@ import { Button } from '../../ui/button.js';
 import { ButtonLink } from '../../ui/button-link.js';
 import { useTitle } from '../../ui/page.js';
 import { useToast } from '../../ui/toast.js';
-import { Minding } from '../../domain/athlete/minding.js';
+import { PrecautionsPanel } from '../../domain/athlete/precautions-panel.js';
 import { useForWhom } from '../../domain/athlete/for-whom.js';
 import { useLevelPicture } from '../../domain/movement/level-picture.js';
 import { MovingPicture } from '../../domain/movement/moving-picture.js';
@@ -35,7 +35,7 @@ export function MovementDetail({ movement }: { movement: Movement }) {
       </div>
       <p className="mt-1 max-w-prose text-lead">{movement.purpose}</p>
       <div className="mt-4">
-        <Minding athleteId={athleteId} movement={movement} level={level} />
+        <PrecautionsPanel athleteId={athleteId} movement={movement} level={level} />
       </div>
       <div className="grid gap-x-8 gap-y-5 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
         <Picture movement={movement} level={level} person={person} />

@@ -23,7 +23,7 @@ import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useSaveMovement } from '../../api/own-queries.js';
 import { ProblemError } from '../../api/request.js';
-import { knownMovement } from '../../store/library.js';
+import { movementById } from '../../store/library.js';
 import { useOwnMovements } from '../../store/own-movements.js';
 import { Button } from '../../ui/button.js';
 import { ButtonLink } from '../../ui/button-link.js';
@@ -42,7 +42,7 @@ export default function MovementEditorPage() {
   const [params] = useSearchParams();
   const own = useOwnMovements((state) => state.stored.find((stored) => stored.id === id));
   const from = params.get('from');
-  const source = from ? knownMovement(from) : undefined;
+  const source = from ? movementById(from) : undefined;
   if (id !== 'new' && !own) {
     return (
       <Page title="Movement not found" lead="Only movements of this studio can be changed. Shipped ones are copied first.">

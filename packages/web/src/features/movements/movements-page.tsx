@@ -1,6 +1,6 @@
 import { FAMILIES, type FamilyId, LOADINGS, type Movement } from '@clay-pot/core';
 import { MovementName } from '../../domain/movement/movement-name.js';
-import { knownMovement, useKnown } from '../../store/library.js';
+import { movementById, useStudioLibrary } from '../../store/library.js';
 import { useEffect, useMemo, useRef } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { type Command, useCommands } from '../../ui/commands.js';
@@ -22,10 +22,10 @@ export default function MovementsPage() {
   const text = params.get('find') ?? '';
   const family = FAMILY_IDS.find((known) => known === params.get('family')) ?? '';
   const loading = LOADINGS.find((known) => known === params.get('loading')) ?? '';
-  const library = useKnown().shelf;
+  const library = useStudioLibrary().shelf;
   const inPictures = params.get('view') === 'pictures' && !id;
   const { movements: shown, isClosest } = findMovements(library, { ...NO_FILTER, text, family, loading });
-  const chosen = id ? knownMovement(id) : shown[0];
+  const chosen = id ? movementById(id) : shown[0];
   // On a phone one movement takes the whole page; the way back is above it.
   const notOnPhone = id ? 'max-md:hidden' : '';
   const withView = (view: string) => {

@@ -2,7 +2,7 @@ import { type Movement, MOVEMENT_LIMITS } from '@clay-pot/core';
 import { checkOwnName } from '@clay-pot/core/library';
 import { type SyntheticEvent, useState } from 'react';
 import { useSaveName } from '../../api/own-queries.js';
-import { known, useOwnName } from '../../store/library.js';
+import { studioLibrary, useOwnName } from '../../store/library.js';
 import { Button } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
 
@@ -58,6 +58,6 @@ export function OurName({ movement }: { movement: Movement }) {
 /** Why it cannot be called so, by the same rule as the server’s; null when it can, or when the name is to go. */
 function troubleWith(movementId: string, name: string): string | null {
   if (name.trim() === '') return null;
-  const [fault] = checkOwnName({ movementId, name }, known());
+  const [fault] = checkOwnName({ movementId, name }, studioLibrary());
   return fault ? `This name ${fault.message}.` : null;
 }

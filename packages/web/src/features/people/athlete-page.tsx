@@ -2,7 +2,7 @@ import { firstName } from '../../ui/format.js';
 import { type Athlete } from '@clay-pot/contracts';
 import { NavLink, Outlet, useNavigate, useParams } from 'react-router';
 import { useAthlete } from '../../api/queries.js';
-import { useGiveSequence } from '../../domain/sequence/give-sequence.js';
+import { useAssignSequence } from '../../domain/sequence/assign-sequence.js';
 import { useNewSequence } from '../../domain/sequence/new-sequence.js';
 import { MoreMenu } from '../../ui/more-menu.js';
 import { Loading, Page, Trouble } from '../../ui/page.js';
@@ -23,7 +23,7 @@ export default function AthletePage() {
   const { id } = useParams();
   const athlete = useAthlete(id);
   const newSequence = useNewSequence();
-  const give = useGiveSequence();
+  const give = useAssignSequence();
   const navigate = useNavigate();
   /** A sequence made from here belongs to this person: it is assigned before it opens. */
   async function designFor(person: Athlete) {

@@ -1,7 +1,7 @@
 import { readable } from '../../domain/measuring/units.js';
 import type { Athlete } from '@clay-pot/contracts';
 import {
-  askedBy,
+  cautionAsks,
   capitalSentence,
   bodyOf,
   cautionLabel,
@@ -21,7 +21,7 @@ import {
 } from '@clay-pot/core';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { AskDue } from '../../domain/athlete/ask-due.js';
+import { CheckInDue } from '../../domain/athlete/check-in-due.js';
 import { HandVerdicts } from '../../domain/athlete/screening-panel.js';
 import { useStandingCautions } from '../../domain/athlete/standing-cautions.js';
 import { SideMark } from '../../ui/marks.js';
@@ -37,7 +37,7 @@ export function Clearance({ person, edit }: { person: Athlete; edit: () => void 
   const waits = cautions.some(forbidsLoading);
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
-      <AskDue athlete={person} />
+      <CheckInDue athlete={person} />
       <HandVerdicts hands={{ left: standingVerdict(cautions, 'left'), right: standingVerdict(cautions, 'right') }} />
       <div className="grid gap-x-10 gap-y-4 lg:flex lg:items-start">
         <Part
@@ -81,7 +81,7 @@ function Minded({ entry, until, edit }: MindedProps) {
       <b className={waits ? 'text-iron' : ''}>{cautionLabel(entry)}</b>
       {entry.since && !entry.stopped && <span className="text-ink-soft"> since {dayWords(entry.since)}</span>}
       {entry.note && <span>. {entry.note}</span>}
-      <p className="text-small text-ink-soft">{readable(capitalSentence(askedBy(entry)))}</p>
+      <p className="text-small text-ink-soft">{readable(capitalSentence(cautionAsks(entry)))}</p>
       {until && (
         <p className="text-small">
           {until >= isoToday() ? 'Cleared until' : 'The clearance ended on'} {dayWords(until)}.

@@ -8,7 +8,7 @@ import {
   groupedBy,
   type Hand,
   HAND_WORDS,
-  isMore,
+  isProgression,
   loweredSentence,
   type Movement,
   UNIT_LETTERS,
@@ -17,7 +17,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { useLevels } from '../../api/queries.js';
 import { MovementName } from '../../domain/movement/movement-name.js';
-import { useKnown } from '../../store/library.js';
+import { useStudioLibrary } from '../../store/library.js';
 import { Button } from '../../ui/button.js';
 import { dayText } from '../../ui/format.js';
 import { SideMark } from '../../ui/marks.js';
@@ -30,7 +30,7 @@ const FIRST = 6;
 /** Where each hand stands on the ladders of what was done: a wall of levels, the easiest to the left. */
 export function LevelsWall({ athleteId }: { athleteId: string }) {
   const levels = useLevels(athleteId);
-  const { movement: lookup } = useKnown();
+  const { movement: lookup } = useStudioLibrary();
   const [all, setAll] = useState(false);
   const rows = [...groupedBy(levels.data ?? [], ({ movementId }) => movementId)].flatMap(([id, hands]) => {
     const movement = lookup(id);
@@ -108,7 +108,7 @@ function Steps({ hands }: { hands: readonly LevelItem[] }) {
   return [...groupedBy(hands, ({ why }) => readable(why))].map(([why, same]) => (
     <p
       key={why}
-      className={`mt-1 border-l-4 pl-2 text-small ${same.some(({ step }) => isMore(step)) ? 'border-celadon-fill' : same.some(({ step }) => step.kind === 'hold') ? 'border-line' : 'border-load-3'}`}
+      className={`mt-1 border-l-4 pl-2 text-small ${same.some(({ step }) => isProgression(step)) ? 'border-celadon-fill' : same.some(({ step }) => step.kind === 'hold') ? 'border-line' : 'border-load-3'}`}
     >
       <b>{capital(HAND_WORDS[same.length > 1 ? 'both' : (same[0]?.hand ?? 'both')])}:</b> {why}
     </p>

@@ -10,7 +10,7 @@ import {
   intervalOf,
   type Person,
 } from '@clay-pot/core';
-import { Asked } from '../../domain/terms/asked.js';
+import { Term } from '../../domain/terms/term.js';
 import { numberText, shownUnit } from '../../domain/measuring/units.js';
 import { HandTableHead } from '../../ui/hand-table-head.js';
 import { SideMark } from '../../ui/marks.js';
@@ -35,8 +35,8 @@ export function Maxima({ person }: { person: Person }) {
     <div>
       <table className="w-full text-small">
         <caption className="mb-1 text-left text-ink-soft">
-          <Asked term="maximum">Maximum of each hand</Asked>, with the range for 4 in 5 people like this. “About” marks an estimate without
-          a test.
+          <Term term="maximum">Maximum of each hand</Term>, with the range for 4 in 5 people like this. “About” marks an estimate without a
+          test.
         </caption>
         <HandTableHead />
         <tbody>

@@ -2,7 +2,7 @@ import { cautionLabel, dayWords, forbidsLoading, keyOfCaution, minutesText, stan
 import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { useIntakes, useReadings, useSequences } from '../../api/queries.js';
-import { AskDue } from '../../domain/athlete/ask-due.js';
+import { CheckInDue } from '../../domain/athlete/check-in-due.js';
 import { HandVerdicts } from '../../domain/athlete/screening-panel.js';
 import { useStandingCautions } from '../../domain/athlete/standing-cautions.js';
 import { ButtonLink } from '../../ui/button-link.js';
@@ -28,7 +28,7 @@ export default function OverviewSection() {
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-y-5">
       <div className="grid gap-2">
-        <AskDue athlete={person} />
+        <CheckInDue athlete={person} />
         <HandVerdicts hands={{ left: standingVerdict(cautions, 'left'), right: standingVerdict(cautions, 'right') }} />
         {cautions.length > 0 && (
           <p className="flex flex-wrap gap-x-3 gap-y-1 text-small">

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { GivenSequences } from './given-sequences.js';
+import { AssignedSequences } from './assigned-sequences.js';
 import { usePerson } from './person.js';
 import { ProgrammesOf } from './programmes-of.js';
 
@@ -8,7 +8,7 @@ export default function PlanSection() {
   const { id } = usePerson();
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-8">
-      <GivenSequences athleteId={id} />
+      <AssignedSequences athleteId={id} />
       <ProgrammesOf athleteId={id} />
       <p>
         <Link className="underline underline-offset-2" to={`/people/${id}/week`}>

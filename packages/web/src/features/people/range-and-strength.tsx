@@ -29,7 +29,7 @@ import { ButtonLink } from '../../ui/button-link.js';
 import { INPUT, SelectField, TextField } from '../../ui/field.js';
 import { dayText } from '../../ui/format.js';
 import { boundsText, readingText, shownUnit, storedValue } from '../../domain/measuring/units.js';
-import { Asked } from '../../domain/terms/asked.js';
+import { Term } from '../../domain/terms/term.js';
 import { useRepeats } from '../../domain/measuring/use-repeats.js';
 import { HandTableHead } from '../../ui/hand-table-head.js';
 import { SideMark } from '../../ui/marks.js';
@@ -79,7 +79,7 @@ function Ranges({ readings, person }: { readings: readonly StoredReading[]; pers
   return (
     <table className="w-full text-small">
       <caption className="mb-1 text-left text-ink-soft">
-        <Asked term="range">Passive wrist range</Asked>, °; active range in brackets. A single test is off by up to ±
+        <Term term="range">Passive wrist range</Term>, °; active range in brackets. A single test is off by up to ±
         {bandOfReading(error).toFixed(0)}°{error.from === 'own repeats' && ', from your own repeat tests'}
       </caption>
       <HandTableHead />

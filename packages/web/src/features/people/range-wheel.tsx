@@ -13,7 +13,7 @@ import {
 } from '@clay-pot/core';
 import { useState } from 'react';
 import { useAssignments, useReadings, useSequence, useSequences } from '../../api/queries.js';
-import { Asked } from '../../domain/terms/asked.js';
+import { Term } from '../../domain/terms/term.js';
 import { useForWhom } from '../../domain/athlete/for-whom.js';
 import { useSessionView } from '../../domain/sequence/session-view.js';
 import { rangesOf } from '../../domain/sequence/wheel-panel.js';
@@ -82,7 +82,7 @@ function ReachTable({ person, readings, coverage }: TableProps) {
     <div>
       <table className="w-full text-small">
         <caption className="mb-1 text-left text-ink-soft">
-          <Asked term="range">Range</Asked> in degrees. Gap: passive minus active. Margin: what is left at the furthest point used.
+          <Term term="range">Range</Term> in degrees. Gap: passive minus active. Margin: what is left at the furthest point used.
         </caption>
         <thead>
           <tr className="border-b border-ink text-right text-ink-soft">

@@ -21,7 +21,7 @@ import { Link, useParams, useSearchParams } from 'react-router';
 import { sessionQuery, useAthlete, usePast } from '../../api/queries.js';
 import { MeasureChoice, useMeasure } from '../../domain/sequence/pot-measure.js';
 import { PotDrawing } from '../../drawing/pot.js';
-import { knownMovement, methodFor } from '../../store/library.js';
+import { movementById, methodFor } from '../../store/library.js';
 import { Button } from '../../ui/button.js';
 import { ButtonLink } from '../../ui/button-link.js';
 import { INPUT } from '../../ui/field.js';
@@ -128,8 +128,8 @@ function Days({ athlete, person, past, monday, measure }: DaysProps) {
 }
 
 function doneView({ plan, sets }: SessionRecord, person: Person): SessionView {
-  const timeline = doneTimeline(compileTimeline(plan, knownMovement), sets);
-  const asked = { sequence: plan, lookup: knownMovement, shelf: [], person, method: methodFor(plan) };
+  const timeline = doneTimeline(compileTimeline(plan, movementById), sets);
+  const asked = { sequence: plan, lookup: movementById, shelf: [], person, method: methodFor(plan) };
   return viewOf({ ...asked, athlete: null, past: [], now: `${person.today}T00:00:00.000Z` }, timeline);
 }
 

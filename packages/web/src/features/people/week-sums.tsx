@@ -10,7 +10,7 @@ import {
   sumDoses,
 } from '@clay-pot/core';
 import { useState } from 'react';
-import { Asked } from '../../domain/terms/asked.js';
+import { Term } from '../../domain/terms/term.js';
 import { WEEKDAY_NAMES } from '../../ui/format.js';
 import { Part } from '../../ui/page.js';
 
@@ -78,14 +78,14 @@ export function Trends({ past }: { past: readonly PastSession[] }) {
         <thead>
           <tr className="text-left text-ink-soft">
             <th className="py-1.5 font-normal">
-              <Asked term="enduranceDose">Tiring work, in holds to failure</Asked>
+              <Term term="enduranceDose">Tiring work, in holds to failure</Term>
             </th>
             <th className="py-1.5 text-right font-normal">left</th>
             <th className="py-1.5 text-right font-normal">right</th>
             <th className="py-1.5 text-right font-normal">usual week</th>
             <th className="py-1.5 text-right font-normal">change</th>
             <th className="py-1.5 text-right font-normal">
-              <Asked term="weekRatio">vs. month</Asked>
+              <Term term="weekRatio">vs. month</Term>
             </th>
           </tr>
         </thead>
@@ -106,9 +106,9 @@ export function Trends({ past }: { past: readonly PastSession[] }) {
                 {ratio === null ? (
                   '–'
                 ) : (
-                  <Asked term="weekRatio" inTable value={ratio}>
+                  <Term term="weekRatio" inTable value={ratio}>
                     {ratio.toFixed(2)}
-                  </Asked>
+                  </Term>
                 )}
               </td>
             </tr>

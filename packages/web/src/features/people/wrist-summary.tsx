@@ -20,7 +20,7 @@ import { Link } from 'react-router';
 import { useForWhom } from '../../domain/athlete/for-whom.js';
 import { readingText } from '../../domain/measuring/units.js';
 import { useRepeats } from '../../domain/measuring/use-repeats.js';
-import { Asked } from '../../domain/terms/asked.js';
+import { Term } from '../../domain/terms/term.js';
 import { type WristRange, WristWheel } from '../../drawing/wrist-wheel.js';
 import { SideMark } from '../../ui/marks.js';
 import { Part } from '../../ui/page.js';
@@ -77,7 +77,7 @@ export function WristSummary({ athlete, readings }: Props) {
         })}
       </div>
       <p className="text-fine text-ink-soft">
-        <Asked term="range">Range</Asked>: filled is active, the outline passive, dotted the first test. A dashed outline is an estimate.
+        <Term term="range">Range</Term>: filled is active, the outline passive, dotted the first test. A dashed outline is an estimate.
       </p>
     </Part>
   );

@@ -7,7 +7,7 @@ import { useNavigate } from 'react-router';
 import { useSequences } from '../../api/queries.js';
 import { warmComposer } from '../../domain/composing/composer.js';
 import { firstWishes, useComposeWork } from '../../domain/composing/wishes.js';
-import { useKnown } from '../../store/library.js';
+import { useStudioLibrary } from '../../store/library.js';
 import { Button } from '../../ui/button.js';
 import { SelectField, TextField } from '../../ui/field.js';
 import { Part } from '../../ui/page.js';
@@ -90,7 +90,7 @@ export function PlanForm({ athlete, intakes, whom }: Props) {
 }
 
 function GoalAndMethod() {
-  const { methods } = useKnown();
+  const { methods } = useStudioLibrary();
   const { register, setValue, getValues, watch } = useFormContext<PlanWish>();
   /** Another method begins its weeks otherwise. */
   const begin = (methodId: string) => {

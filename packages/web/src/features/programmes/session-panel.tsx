@@ -2,7 +2,7 @@ import { doseText } from '../../domain/movement/dose-text.js';
 import { dayWords, HARD_PERCENT, isAhead, minutesText, partsOf, planOf, type PlannedSession, type ProgrammeView } from '@clay-pot/core';
 import { Link } from 'react-router';
 import { leadPath } from '../../domain/sequence/lead-path.js';
-import { knownMovement } from '../../store/library.js';
+import { movementById } from '../../store/library.js';
 import { Button } from '../../ui/button.js';
 import { ButtonLink } from '../../ui/button-link.js';
 import { Part } from '../../ui/page.js';
@@ -63,7 +63,7 @@ function Doses({ session, plan }: { session: PlannedSession; plan: PlannedSessio
   return (
     <ul className="max-h-72 overflow-y-auto border-y border-line" tabIndex={0} aria-label="Blocks of this session">
       {session.sequence?.blocks.map((block) => {
-        const movement = knownMovement(block.movementId);
+        const movement = movementById(block.movementId);
         const changed = plan && !plan.blocks.includes(block);
         return (
           <li key={block.id} className="border-t border-line py-0.5 first:border-t-0">

@@ -13,7 +13,7 @@ import { usePlanSequences } from '../../api/programme-queries.js';
 import { usePast } from '../../api/queries.js';
 import { useForWhom } from '../../domain/athlete/for-whom.js';
 import { useStandingCautions } from '../../domain/athlete/standing-cautions.js';
-import { knownMovement, methodFor } from '../../store/library.js';
+import { movementById, methodFor } from '../../store/library.js';
 import { isoToday } from '../../ui/today.js';
 
 /** Everything that a programme of somebody is computed from, besides itself; undefined while it is fetched. */
@@ -49,7 +49,7 @@ export const circumstancesOf = ({
   past,
 }: Circumstances): Omit<ProgrammeQuestion, 'programme' | 'sequences'> => ({
   person,
-  lookup: knownMovement,
+  lookup: movementById,
   method: methodFor(methodId === undefined ? {} : { methodId }),
   athlete: { cautions, equipment },
   ...carriedOutOn(past),

@@ -15,7 +15,7 @@ import {
   TERMS,
 } from '@clay-pot/core';
 import { inUnit, unitOf } from '../../domain/measuring/units.js';
-import { Asked } from '../../domain/terms/asked.js';
+import { Term } from '../../domain/terms/term.js';
 import { HandHeads } from '../../ui/marks.js';
 
 /** What a session comes to, hand by hand and muscle by muscle, and how opposites stand to each other. */
@@ -58,7 +58,7 @@ export function HandTable({ account: { hands } }: { account: Pick<SessionAccount
         {SUMS.map(({ label, unit, read }) => (
           <tr key={label} className="border-b border-line">
             <th scope="row" className="py-0.5 text-left font-normal">
-              {isTerm(label) ? <Asked term={label}>{TERMS[label].plain}</Asked> : label}
+              {isTerm(label) ? <Term term={label}>{TERMS[label].plain}</Term> : label}
             </th>
             {HANDS.map((hand) => (
               <td key={hand} className="py-0.5 text-right figures">
@@ -84,7 +84,7 @@ export function DoseTable({ doses }: { doses: ReadonlyMap<SideGroup, number> }) 
       <thead>
         <tr className="border-b border-ink">
           <th className="pb-0.5 text-left font-semibold">
-            <Asked term="enduranceDose">Tiring work</Asked>
+            <Term term="enduranceDose">Tiring work</Term>
           </th>
           <HandHeads />
         </tr>
@@ -97,9 +97,9 @@ export function DoseTable({ doses }: { doses: ReadonlyMap<SideGroup, number> }) 
             </th>
             {HANDS.map((hand) => (
               <td key={hand} className="py-0.5 text-right figures">
-                <Asked term="enduranceDose" inTable value={doses.get(`${hand} ${group}`) ?? 0}>
+                <Term term="enduranceDose" inTable value={doses.get(`${hand} ${group}`) ?? 0}>
                   {(doses.get(`${hand} ${group}`) ?? 0).toFixed(2)}
-                </Asked>
+                </Term>
               </td>
             ))}
           </tr>
@@ -115,7 +115,7 @@ export function BalanceBars({ balance: { pairs, sides, digits }, band }: { balan
   return (
     <div>
       <h3 className="border-b border-ink text-small font-semibold">
-        <Asked term="balance">Balance</Asked>
+        <Term term="balance">Balance</Term>
       </h3>
       {[...pairs, sides].map((ratio) => (
         <Beam key={ratio.name} ratio={ratio} band={ratio.name === 'left : right' ? SIDES_BAND : band} />

@@ -27,7 +27,7 @@ import {
 import { closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import type { Athlete } from '@clay-pot/contracts';
-import { knownMovement, useKnown } from '../../store/library.js';
+import { movementById, useStudioLibrary } from '../../store/library.js';
 import { dropBlock, useEditor, useHovered } from '../../store/editor.js';
 import { groupsOf } from '../../domain/sequence/in-order.js';
 import { RoundGroup } from './round-group.js';
@@ -54,7 +54,7 @@ function onDragEnd({ active, over }: DragEndEvent) {
 export function BlockList({ document, seen, findings, athlete }: Props) {
   const { blocks } = document;
   // Of the document as it is: the view comes a frame later.
-  const timeline = timelineOf(document, useKnown().movement);
+  const timeline = timelineOf(document, useStudioLibrary().movement);
   const selectedId = useEditor((editor) => editor.selectedId);
   const hoveredId = useHovered((state) => state.id);
   const marks = useMemo(() => marksOf(findings), [findings]);
@@ -66,7 +66,7 @@ export function BlockList({ document, seen, findings, athlete }: Props) {
   const { byPhase } = summarise(timeline);
 
   const row = (block: Block) => {
-    const { movement } = resolveBlock(block, knownMovement);
+    const { movement } = resolveBlock(block, movementById);
     return (
       <BlockRow
         key={block.id}
@@ -126,7 +126,7 @@ function likelyText({ timeline, openEnds }: SessionView, blockId: string): strin
   return likely && likelyWords(likely);
 }
 
-const nameOf = (block: Block): string => resolveBlock(block, knownMovement).movement.name;
+const nameOf = (block: Block): string => resolveBlock(block, movementById).movement.name;
 
 /** One and the same, so that rows without concerns are not drawn anew. */
 const NO_CONCERNS: readonly Concern[] = [];

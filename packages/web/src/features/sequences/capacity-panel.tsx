@@ -9,7 +9,7 @@ import {
   type SideGroup,
 } from '@clay-pot/core';
 import { select } from '../../store/editor.js';
-import { Asked } from '../../domain/terms/asked.js';
+import { Term } from '../../domain/terms/term.js';
 import { HandTableHead } from '../../ui/hand-table-head.js';
 import type { Seen } from '../../domain/sequence/session-view.js';
 
@@ -24,7 +24,7 @@ export function CapacityPanel({ seen, document }: { seen: Seen; document: Sequen
   return (
     <section aria-label="Capacity left">
       <h2 className="text-body">
-        <Asked term="capacityLeft">Lowest strength left</Asked>
+        <Term term="capacityLeft">Lowest strength left</Term>
       </h2>
       <p className="mb-1 text-fine text-ink-soft">
         For {seen.whom.name}: how much strength each muscle group still has when it is most tired. Work is possible while more is left than
@@ -56,9 +56,9 @@ function LeftCell({ course, band }: { course: GroupCourse | undefined; band: rea
   const [low = percent, high = percent] = (band ?? []).map((share) => Math.round(100 * share));
   return (
     <td className={`py-0.5 pl-2 text-right figures ${course.failures.length > 0 ? 'font-bold text-iron' : ''}`}>
-      <Asked term="capacityLeft" inTable value={percent}>
+      <Term term="capacityLeft" inTable value={percent}>
         {percent} %
-      </Asked>
+      </Term>
       <LeftBand percent={percent} low={low} high={high} />
     </td>
   );

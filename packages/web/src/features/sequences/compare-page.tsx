@@ -17,13 +17,13 @@ import { useParams, useSearchParams } from 'react-router';
 import { useSequence, useSequences, useSession, useSessions } from '../../api/queries.js';
 import { MeasureChoice, useMeasure } from '../../domain/sequence/pot-measure.js';
 import { PotDrawing } from '../../drawing/pot.js';
-import { knownMovement, methodFor } from '../../store/library.js';
+import { movementById, methodFor } from '../../store/library.js';
 import { ButtonLink } from '../../ui/button-link.js';
 import { INPUT } from '../../ui/field.js';
 import { dayText } from '../../ui/format.js';
 import { Loading, Page, Part, Trouble } from '../../ui/page.js';
 import { useForWhom } from '../../domain/athlete/for-whom.js';
-import { Asked } from '../../domain/terms/asked.js';
+import { Term } from '../../domain/terms/term.js';
 import { HandTable } from './accounts-panel.js';
 import { blockNames } from '../../domain/sequence/block-names.js';
 import { DoseComparison, type Laid, RowsComparison } from './comparison.js';
@@ -42,11 +42,11 @@ export default function ComparePage() {
   const sides = useMemo(() => {
     if (!sequence.data) return null;
     const lay = (title: string, document: Sequence, isVersion: boolean, sets?: Parameters<typeof doneTimeline>[1]): Laid => {
-      const plan = compileTimeline(document, knownMovement);
+      const plan = compileTimeline(document, movementById);
       const timeline = sets ? doneTimeline(plan, sets) : plan;
       const asked = {
         sequence: document,
-        lookup: knownMovement,
+        lookup: movementById,
         shelf: [],
         person,
         method: methodFor(document),
@@ -168,7 +168,7 @@ function SideBySide({ left, right, measure }: { left: Laid; right: Laid; measure
   // Both on the scale of the longer one; a rim that neither comes near would only make them small.
   const scaleMs = 1.06 * Math.max(...[left, right].map(({ view }) => view.timeline.durationMs));
   const nameOf = (block: { movementId: string; levelId: string }) => {
-    const movement = knownMovement(block.movementId);
+    const movement = movementById(block.movementId);
     const level = movement?.ladder.find(({ id }) => id === block.levelId);
     return movement ? `${movement.name} (${level?.name ?? block.levelId})` : block.movementId;
   };
@@ -193,7 +193,7 @@ function SideBySide({ left, right, measure }: { left: Laid; right: Laid; measure
           </ul>
         )}
       </Part>
-      <Part title="Tiring work" aside={<Asked term="enduranceDose">in holds to failure</Asked>} className="mt-8">
+      <Part title="Tiring work" aside={<Term term="enduranceDose">in holds to failure</Term>} className="mt-8">
         <DoseComparison left={left} right={right} />
       </Part>
       <Part title="Blocks" className="mt-8">

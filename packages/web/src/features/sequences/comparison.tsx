@@ -1,6 +1,6 @@
 import { doseText } from '../../domain/movement/dose-text.js';
 import { type Block, clock, findLevel, HANDS, itemAt, MUSCLE_GROUPS, pairBlocks, type MuscleGroup, type SessionView } from '@clay-pot/core';
-import { knownMovement } from '../../store/library.js';
+import { movementById } from '../../store/library.js';
 import { SideMark } from '../../ui/marks.js';
 
 /** One side of the comparison. */
@@ -95,7 +95,7 @@ interface RowCell {
 
 function cellOf({ sequence, timeline }: SessionView, block: Block): RowCell {
   const index = sequence.blocks.indexOf(block);
-  const movement = knownMovement(block.movementId);
+  const movement = movementById(block.movementId);
   const level = (movement && findLevel(movement, block.levelId)?.name) ?? block.levelId;
   const name = movement?.name ?? block.movementId;
   const span = itemAt(timeline.blocks, index);

@@ -2,11 +2,11 @@ import { memo } from 'react';
 import { Link } from 'react-router';
 import { changeSequence } from '../../store/editor.js';
 import { methodOf } from '@clay-pot/core/library';
-import { useKnown } from '../../store/library.js';
+import { useStudioLibrary } from '../../store/library.js';
 
 /** The method that the sequence goes by: new blocks, wording and checks follow it. */
 export const MethodChoice = memo(function MethodChoice({ methodId }: { methodId: string | undefined }) {
-  const { methods, method: lookup } = useKnown();
+  const { methods, method: lookup } = useStudioLibrary();
   const method = methodOf({ methodId }, lookup);
   // A method that was taken off the list is still the sequence's own.
   const listed = methods.some(({ id }) => id === method.id) ? methods : [...methods, method];

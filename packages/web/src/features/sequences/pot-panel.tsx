@@ -1,6 +1,6 @@
 import { describePot, type PotMeasure, potOf, potWords, shapesOfPot, type TermId } from '@clay-pot/core';
 import { useMemo, useRef } from 'react';
-import { Asked } from '../../domain/terms/asked.js';
+import { Term } from '../../domain/terms/term.js';
 import { MeasureChoice, useMeasure } from '../../domain/sequence/pot-measure.js';
 import { PotDrawing } from '../../drawing/pot.js';
 import { saveDrawing } from '../../drawing/save-drawing.js';
@@ -35,9 +35,9 @@ export function PotPanel({ seen }: { seen: Seen }) {
   return (
     <section aria-label="Pot">
       <div className="flex items-center justify-between gap-2 text-small">
-        <Asked term={EXPLAINED[measure]} className="text-ink-soft">
+        <Term term={EXPLAINED[measure]} className="text-ink-soft">
           Width
-        </Asked>
+        </Term>
         <MeasureChoice label="Width" className="min-w-0 flex-1 border border-ink/45 bg-white px-1.5 py-0.5" />
       </div>
       <div ref={holder}>

@@ -24,7 +24,7 @@ import {
   withOwnLoad,
 } from '@clay-pot/core';
 import { MovementName } from '../../domain/movement/movement-name.js';
-import { knownMovement } from '../../store/library.js';
+import { movementById } from '../../store/library.js';
 import { useLayoutEffect, useRef, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import type { Athlete } from '@clay-pot/contracts';
@@ -268,7 +268,7 @@ interface SheetRowProps {
 }
 
 function SheetRow({ block, number, minded, method, inRounds, person }: SheetRowProps) {
-  const { movement, level } = resolveBlock(block, knownMovement);
+  const { movement, level } = resolveBlock(block, movementById);
   const own = movement.cautions.find((note) => note.concerns.some((id) => minded.includes(id)));
   const caution = own ?? movement.cautions[0];
   const foundKg = person && foundKilograms(person, level, block.dose);

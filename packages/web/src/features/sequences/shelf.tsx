@@ -14,7 +14,7 @@ import {
 } from '@clay-pot/core';
 import { type KeyboardEvent, memo, type RefObject, useCallback, useEffect, useId, useMemo, useState } from 'react';
 import { addBlock } from '../../store/editor.js';
-import { useKnown } from '../../store/library.js';
+import { useStudioLibrary } from '../../store/library.js';
 import { used, useShelfHabits } from '../../store/shelf-habits.js';
 import { INPUT } from '../../ui/field.js';
 import type { ForWhom } from '../../domain/athlete/for-whom.js';
@@ -55,7 +55,7 @@ export const Shelf = memo(function Shelf({ athlete, whom, search, weaker, method
   const [where, setWhere] = useState('');
   const [suited, setSuited] = useState(true);
   const { favourites, recent } = useShelfHabits();
-  const library = useKnown().shelf;
+  const library = useStudioLibrary().shelf;
   const cautions = useStandingCautions(athlete);
   const filter = useMemo((): MovementFilter => {
     const base = athlete && suited ? { ...NO_FILTER, equipment: athlete.equipment, cautions } : NO_FILTER;

@@ -12,7 +12,7 @@ import {
   SEQUENCE_LIMITS,
   summarise,
 } from '@clay-pot/core';
-import { Asked } from '../../domain/terms/asked.js';
+import { Term } from '../../domain/terms/term.js';
 import { changeSequence } from '../../store/editor.js';
 import { SideMark } from '../../ui/marks.js';
 import { Checks } from './checks-panel.js';
@@ -57,7 +57,7 @@ export const SummaryPanel = memo(function SummaryPanel({ document, seen, finding
           </span>
         </p>
         <p className={`text-small ${over > 0 ? 'font-semibold text-iron' : 'text-ink-soft'}`}>
-          <Asked term="length">{over > 0 ? `${clock(over)} too long` : `${clock(-over)} left`}</Asked>; {clock(workMs)} of it work
+          <Term term="length">{over > 0 ? `${clock(over)} too long` : `${clock(-over)} left`}</Term>; {clock(workMs)} of it work
         </p>
       </section>
       {advices.length > 0 && (

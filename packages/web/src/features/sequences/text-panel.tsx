@@ -3,7 +3,7 @@ import { readSequenceText, type SequenceRead, writeSequenceText } from '@clay-po
 import { movementFinder } from '@clay-pot/core/library';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { replaceSequence } from '../../store/editor.js';
-import { useKnown } from '../../store/library.js';
+import { useStudioLibrary } from '../../store/library.js';
 import { Button } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
 import { useToast } from '../../ui/toast.js';
@@ -17,7 +17,7 @@ interface Props {
 
 /** A sequence as plain text: to copy into a message, or to write and paste. What is read takes the place of what stands there, in one step to undo. */
 export function TextPanel({ document, pasted, onClose }: Props) {
-  const known = useKnown();
+  const known = useStudioLibrary();
   const find = useMemo(() => movementFinder(known.shelf, known.ownName), [known]);
   const written = useMemo(
     () => writeSequenceText(document, { lookup: known.movement, method: known.method, shelf: known.shelf }),

@@ -1,5 +1,5 @@
 import { type RefObject, useMemo } from 'react';
-import { knownMovement } from '../../store/library.js';
+import { movementById } from '../../store/library.js';
 import { type Command, useCommands } from '../../ui/commands.js';
 import { duplicateBlock, groupWithNext, moveBlock, redo, select, stepLevel, undo, ungroup, useEditor } from '../../store/editor.js';
 import { removeWithUndo } from './block-row.js';
@@ -42,7 +42,7 @@ function selectNeighbour(step: 1 | -1): void {
 
 function removeSelected(id: string): void {
   const block = useEditor.getState().document?.blocks.find((candidate) => candidate.id === id);
-  const movement = block && knownMovement(block.movementId);
+  const movement = block && movementById(block.movementId);
   if (movement) removeWithUndo(id, movement.name);
 }
 

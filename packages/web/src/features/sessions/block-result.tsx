@@ -18,13 +18,13 @@ import {
 import type { SessionRecord, StoredSet } from '@clay-pot/contracts';
 import { MovementName } from '../../domain/movement/movement-name.js';
 import { doseText } from '../../domain/movement/dose-text.js';
-import { knownMovement } from '../../store/library.js';
+import { movementById } from '../../store/library.js';
 import { scoreText } from '../../ui/format.js';
 import { DiscomfortMark, SideMark } from '../../ui/marks.js';
 
 /** One block of a session: what was planned, what was done of it, hand by hand, and how it felt. */
 export function BlockResult({ block, record }: { block: Block; record: SessionRecord }) {
-  const movement = knownMovement(block.movementId);
+  const movement = movementById(block.movementId);
   const rows = record.rows.filter((row) => row.blockId === block.id);
   const report = record.reports.findLast((candidate) => candidate.blockId === block.id);
   const complaints = record.complaints.filter((candidate) => candidate.blockId === block.id);
@@ -87,7 +87,7 @@ function takenInstead({ id, movementId, levelId }: Block, { sets }: SessionRecor
 }
 
 function formName({ movementId, levelId }: StoredSet, block: Block, planned: Movement | undefined): string {
-  const other = movementId === block.movementId ? planned : knownMovement(movementId);
+  const other = movementId === block.movementId ? planned : movementById(movementId);
   const level = (other && findLevel(other, levelId)?.name) ?? levelId;
   return movementId === block.movementId ? level : `${other?.name ?? movementId}, ${level}`;
 }

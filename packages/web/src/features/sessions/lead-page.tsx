@@ -23,13 +23,13 @@ import { usePlannedSequence } from '../../domain/sequence/planned-sequence.js';
 import { MovementName } from '../../domain/movement/movement-name.js';
 import { groupsOf, pausesOf, roundHeading } from '../../domain/sequence/in-order.js';
 import { LevelPicture } from '../../domain/movement/level-picture.js';
-import { knownMovement } from '../../store/library.js';
+import { movementById } from '../../store/library.js';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Athlete, StoredSequence } from '@clay-pot/contracts';
 import { useAthlete, useSequence } from '../../api/queries.js';
 import { beginRun, useRun } from '../../store/run.js';
-import { AskDue } from '../../domain/athlete/ask-due.js';
+import { CheckInDue } from '../../domain/athlete/check-in-due.js';
 import { useSessionView } from '../../domain/sequence/session-view.js';
 import { Button } from '../../ui/button.js';
 import { ButtonLink } from '../../ui/button-link.js';
@@ -92,7 +92,7 @@ function Threshold({ id, document, note }: ThresholdProps) {
       cautions,
       equipment,
       sequenceId: id,
-      sequence: withFoundLoads(whom.person, document, knownMovement),
+      sequence: withFoundLoads(whom.person, document, movementById),
     });
     void navigate('/session');
   }
@@ -110,10 +110,10 @@ function Threshold({ id, document, note }: ThresholdProps) {
             choose={(athlete) => setParams(athlete ? { athlete } : {}, { replace: true })}
           />
           <BeforeLoading stops={stops} advices={advices} method={method} person={person} sequencePath={sequencePath} />
-          <ToFetch document={document} />
+          <EquipmentNeeded document={document} />
           {document.tests?.length ? <p>Tested before and after: {testsWords(document.tests)}.</p> : null}
           <OfProgrammeNote note={note} />
-          <ToAsk asked={asked} onChange={setAsked} />
+          <BeforeYouStart asked={asked} onChange={setAsked} />
           <div className="flex gap-2">
             <Button kind="primary" className="px-6 py-3 text-lead" disabled={!ready} onClick={start}>
               Start
@@ -123,14 +123,14 @@ function Threshold({ id, document, note }: ThresholdProps) {
             </ButtonLink>
           </div>
         </div>
-        <WhatComes document={document} person={whom.person} />
+        <ComingUp document={document} person={whom.person} />
       </div>
     </Page>
   );
 }
 
 /** The blocks in their order, each with its picture and its dose: what the coach is about to show. */
-function WhatComes({ document, person }: { document: Sequence; person: Person }) {
+function ComingUp({ document, person }: { document: Sequence; person: Person }) {
   if (!document.blocks.length) return null;
   return (
     <Part title="Coming up">
@@ -151,7 +151,7 @@ function WhatComes({ document, person }: { document: Sequence; person: Person })
 }
 
 function Coming({ block, person }: { block: Block; person: Person }) {
-  const { movement, level } = resolveBlock(block, knownMovement);
+  const { movement, level } = resolveBlock(block, movementById);
   const foundKg = foundKilograms(person, level, block.dose);
   return (
     <li className="flex items-center gap-3 border-b border-line py-1.5">
@@ -212,15 +212,15 @@ interface BeforeProps {
 function BeforeLoading({ stops, advices, method, person, sequencePath }: BeforeProps) {
   return (
     <>
-      {person && <AskDue athlete={person} />}
-      {stops.length > 0 && <MayNotBegin stops={stops} person={person} sequencePath={sequencePath} />}
+      {person && <CheckInDue athlete={person} />}
+      {stops.length > 0 && <SessionBlocked stops={stops} person={person} sequencePath={sequencePath} />}
       <Precautions advices={advices} method={method} />
     </>
   );
 }
 
 /** What the rules say against beginning, and where it is answered. */
-function MayNotBegin({ stops, person, sequencePath }: { stops: readonly Finding[]; person: Athlete | undefined; sequencePath: string }) {
+function SessionBlocked({ stops, person, sequencePath }: { stops: readonly Finding[]; person: Athlete | undefined; sequencePath: string }) {
   return (
     <div role="alert" className="border-2 border-iron bg-iron-wash px-4 py-3">
       <h2 className="text-lead text-iron">Session blocked</h2>
@@ -266,16 +266,16 @@ function Precautions({ advices, method }: Pick<BeforeProps, 'advices' | 'method'
   );
 }
 
-function ToFetch({ document }: { document: Sequence }) {
+function EquipmentNeeded({ document }: { document: Sequence }) {
   return (
     <Part title="Equipment">
-      <p className="py-2">{thingsFor(document.blocks, knownMovement).join(', ') || 'None.'}</p>
+      <p className="py-2">{thingsFor(document.blocks, movementById).join(', ') || 'None.'}</p>
     </Part>
   );
 }
 
 /** Nothing begins before this was asked. */
-function ToAsk({ asked, onChange }: { asked: boolean; onChange: (asked: boolean) => void }) {
+function BeforeYouStart({ asked, onChange }: { asked: boolean; onChange: (asked: boolean) => void }) {
   return (
     <Part title="Before you start">
       <label className="flex items-start gap-3 py-2">

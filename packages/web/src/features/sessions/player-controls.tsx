@@ -1,6 +1,6 @@
 import { resolveBlock } from '@clay-pot/core';
 import { Pause, Play, SkipBack, SkipForward, Volume2, VolumeX } from 'lucide-react';
-import { knownMovement } from '../../store/library.js';
+import { movementById } from '../../store/library.js';
 import { addTime, endRun, goBack, type Run, setPaused, skipStint } from '../../store/run.js';
 import { useSound } from '../../domain/session/tone.js';
 import { GaugeButton } from './player-gauge.js';
@@ -75,4 +75,4 @@ export function MoreControls({ run, onEase }: Pick<Props, 'run' | 'onEase'>) {
 
 /** Whether anything is pressed at an effort of one’s own, so that a gauge has something to say. */
 const hasPress = ({ blocks }: Run['sequence']): boolean =>
-  blocks.some((block) => resolveBlock(block, knownMovement).level.load.kind === 'press');
+  blocks.some((block) => resolveBlock(block, movementById).level.load.kind === 'press');

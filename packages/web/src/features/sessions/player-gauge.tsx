@@ -19,7 +19,7 @@ import { DeviceChoice } from '../../domain/devices/device-choice.js';
 import { deviceForHold, type Source } from '../../domain/devices/sources.js';
 import { useForWhom } from '../../domain/athlete/for-whom.js';
 import { addKept, keptIn, useBands } from '../../store/bands.js';
-import { knownMovement } from '../../store/library.js';
+import { movementById } from '../../store/library.js';
 import { usePlayhead } from '../../store/playhead.js';
 import { finishNow, type Run } from '../../store/run.js';
 import { Disclosure } from '../../ui/disclosure.js';
@@ -56,7 +56,7 @@ interface Props {
 export function PlayerGauge({ run, timeline, event }: Props) {
   const source = useGauge((state) => state.source);
   const block = itemAt(run.sequence.blocks, event.blockIndex);
-  const { level } = resolveBlock(block, knownMovement);
+  const { level } = resolveBlock(block, movementById);
   if (!source || level.load.kind !== 'press') return null;
   // Of both hands at once one holds the gauge.
   const hand: Hand = event.side === 'left' ? 'left' : 'right';

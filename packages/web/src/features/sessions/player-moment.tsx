@@ -19,9 +19,9 @@ import {
 } from '@clay-pot/core';
 import { useMemo } from 'react';
 import { MovementName } from '../../domain/movement/movement-name.js';
-import { knownMovement, methodFor, useOwnName } from '../../store/library.js';
+import { movementById, methodFor, useOwnName } from '../../store/library.js';
 import { usePlayhead } from '../../store/playhead.js';
-import { askedNow, finishNow, type Run } from '../../store/run.js';
+import { ratingDueNow, finishNow, type Run } from '../../store/run.js';
 import { bigNumber, cueFor, endWords, spoken, whichSet, wordsFor } from './moment-words.js';
 import { useForWhom } from '../../domain/athlete/for-whom.js';
 import { PlayerPicture } from './player-picture.js';
@@ -29,10 +29,10 @@ import { PlayerPicture } from './player-picture.js';
 /** What happens now, readable from across the room: hand, count or time, and what to do. */
 export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline; event: TimelineEvent }) {
   const { sequence } = run;
-  const { block, movement, level } = turnOf(sequence, event, knownMovement);
+  const { block, movement, level } = turnOf(sequence, event, movementById);
   const called = useOwnName(movement.id) ?? movement.name;
   const part = usePlayhead(({ head }) => currentPart(event, head).part);
-  const isAsked = usePlayhead((playhead) => askedNow(run, playhead) !== undefined);
+  const isAsked = usePlayhead((playhead) => ratingDueNow(run, playhead) !== undefined);
   const drawn = useMemo(() => withOwnLoad(level, block.dose.load), [level, block.dose.load]);
   const stint = event.stint === null ? undefined : timeline.stints[event.stint];
   const end = endWords(stint, event, level);
@@ -131,7 +131,7 @@ function useFound(led: string, level: Level, dose: Dose): number | null {
 
 /** What to have at hand when the break is over. */
 function Fetch({ run, event }: { run: Run; event: TimelineEvent }) {
-  const things = thingsAfterBreak(run.sequence, event.blockIndex, knownMovement);
+  const things = thingsAfterBreak(run.sequence, event.blockIndex, movementById);
   return <p className="font-semibold text-ink">{things.length > 0 ? `Get: ${things.join(', ')}.` : 'No equipment needed.'}</p>;
 }
 

@@ -7,7 +7,7 @@ import { type Command, useCommands } from '../../ui/commands.js';
 import { OutboxState } from '../../domain/session/outbox-state.js';
 import {
   addTime,
-  askedNow,
+  ratingDueNow,
   endRun,
   finishNow,
   goBack,
@@ -156,7 +156,7 @@ function TimeLeft({ run }: { run: Run }) {
 /** How the block was that ended a moment ago: a line that goes by itself, and all of the question once somebody has more to tell. */
 function Question({ run }: { run: Run }) {
   const [telling, setTelling] = useState<string | null>(null);
-  const asked = usePlayhead((playhead) => askedNow(run, playhead));
+  const asked = usePlayhead((playhead) => ratingDueNow(run, playhead));
   if (telling !== null && run.toRate.includes(telling)) {
     return (
       <div className="max-h-[60dvh] overflow-y-auto">

@@ -1,6 +1,6 @@
 import { readable } from '../../domain/measuring/units.js';
 import { doseSentence, momentMs, resolveBlock, type Stint, type Timeline, type TimelineEvent, roundOf } from '@clay-pot/core';
-import { knownMovement } from '../../store/library.js';
+import { movementById } from '../../store/library.js';
 import { useEffect, useRef } from 'react';
 import { usePlayhead } from '../../store/playhead.js';
 import type { Run } from '../../store/run.js';
@@ -14,7 +14,7 @@ export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timel
   const coming = timeline.stints.find((stint) => stint.lastEvent >= run.head.event);
   const next = coming && timeline.stints[coming.index + 1];
   const nextBlock = next && run.sequence.blocks[next.blockIndex];
-  const nextMovement = nextBlock && knownMovement(nextBlock.movementId);
+  const nextMovement = nextBlock && movementById(nextBlock.movementId);
   const now = useRef<HTMLLIElement>(null);
   // In braces: newer browsers return a promise from scrolling, which is no way to clean up.
   useEffect(() => {
@@ -44,7 +44,7 @@ export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timel
         <h3 className="mt-4 border-b border-ink/40 pb-1 text-body">Blocks</h3>
         <ol className="mt-1 max-h-[30vh] overflow-y-auto text-small" tabIndex={0} aria-label="Blocks of the session">
           {run.sequence.blocks.map((block, index) => {
-            const { movement: of, level } = resolveBlock(block, knownMovement);
+            const { movement: of, level } = resolveBlock(block, movementById);
             const isNow = index === event.blockIndex;
             return (
               <li

@@ -1,5 +1,5 @@
 import { adviseOnDiscomfort, counted, DISCOMFORT_WORDS, must, resolveBlock, SESSION_LIMITS, UNIT_BEHIND } from '@clay-pot/core';
-import { knownMovement, methodFor } from '../../store/library.js';
+import { movementById, methodFor } from '../../store/library.js';
 import { Minus, Plus } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { bandPercentOf, keptIn, useBands } from '../../store/bands.js';
@@ -25,7 +25,7 @@ export const blockName = (run: Run, blockId: string): string =>
       run.sequence.blocks.find(({ id }) => id === blockId),
       'a block of the session',
     ),
-    knownMovement,
+    movementById,
   ).movement.name;
 
 /** Asks in one line how the block was that has just ended: fine with one tap, or there is more to tell. */

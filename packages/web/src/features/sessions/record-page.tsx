@@ -6,7 +6,7 @@ import { useOutbox } from '../../store/outbox.js';
 import { ButtonLink } from '../../ui/button-link.js';
 import { dayText, scoreText, timeText } from '../../ui/format.js';
 import { Loading, Page, Part, Trouble } from '../../ui/page.js';
-import { Asked } from '../../domain/terms/asked.js';
+import { Term } from '../../domain/terms/term.js';
 import { BeforeAfter } from './before-after.js';
 import { BlockResult } from './block-result.js';
 import { WhatNow } from './what-now.js';
@@ -124,9 +124,9 @@ function Overview({ record, doneMs }: { record: SessionRecord; doneMs: number | 
       {figures.map(({ term, value, text, note }) => (
         <div key={term}>
           <dt className="text-small text-ink-soft">
-            <Asked term={term} value={value ?? undefined}>
+            <Term term={term} value={value ?? undefined}>
               {termOf(term).plain}
-            </Asked>
+            </Term>
           </dt>
           <dd className="display text-title font-bold">{text}</dd>
           <dd className="text-small text-ink-soft">{note}</dd>

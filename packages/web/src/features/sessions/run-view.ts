@@ -1,7 +1,7 @@
 import { type SessionView, viewOf } from '@clay-pot/core';
 import { useMemo } from 'react';
 import { useForWhom } from '../../domain/athlete/for-whom.js';
-import { knownMovement, methodFor, useKnown } from '../../store/library.js';
+import { movementById, methodFor, useStudioLibrary } from '../../store/library.js';
 import { type Run, ledTimeline } from '../../store/run.js';
 
 /** What is led, and for whom. */
@@ -10,9 +10,9 @@ export type Led = Pick<Run, 'sequence' | 'athleteId' | 'cautions' | 'equipment'>
 /** What is led with all that is computed of it. Without a network the cautions are those that the session began with. */
 export function useRunView({ sequence, athleteId, cautions, equipment }: Led): SessionView {
   const { person } = useForWhom(athleteId);
-  const { shelf } = useKnown();
+  const { shelf } = useStudioLibrary();
   return useMemo(() => {
-    const asked = { sequence, lookup: knownMovement, shelf, person, method: methodFor(sequence) };
+    const asked = { sequence, lookup: movementById, shelf, person, method: methodFor(sequence) };
     const now = `${person.today}T00:00:00.000Z`;
     return viewOf({ ...asked, athlete: { cautions, equipment }, past: [], now }, ledTimeline(sequence));
   }, [sequence, shelf, person, cautions, equipment]);

@@ -1,5 +1,5 @@
 import { type Block, faultsToWatch, formFaultsOf, type Hand, HANDS, handsWorking, resolveBlock, type TimelineEvent } from '@clay-pot/core';
-import { knownMovement } from '../../store/library.js';
+import { movementById } from '../../store/library.js';
 import { type Run, tickForm } from '../../store/run.js';
 import { Disclosure } from '../../ui/disclosure.js';
 
@@ -19,7 +19,7 @@ export function WatchFor({ run, event, className }: { run: Run; event: TimelineE
 
 /** The faults of a block, with a tick for each hand that it works: the movement’s own first, then what is looked for everywhere. */
 export function FormTicks({ run, block }: { run: Run; block: Block }) {
-  const { movement, level } = resolveBlock(block, knownMovement);
+  const { movement, level } = resolveBlock(block, movementById);
   const watched = faultsToWatch(movement, level);
   const rest = watched.filter((fault) => !movement.faults.includes(fault));
   // A single one more is no list of its own.

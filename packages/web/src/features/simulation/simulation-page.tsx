@@ -1,6 +1,6 @@
 import { STUDY_LIMITS, type StudyQuestion } from '@clay-pot/core';
 import { useState } from 'react';
-import { useKnown } from '../../store/library.js';
+import { useStudioLibrary } from '../../store/library.js';
 import { Button } from '../../ui/button.js';
 import { SelectField, TextField } from '../../ui/field.js';
 import { Page } from '../../ui/page.js';
@@ -30,7 +30,7 @@ const METHODS_OWN: readonly Field[] = ['sessionsPerStep', 'daysPerStep'];
 
 /** What if more came sooner, or later: athletes who do not exist go through weeks by each method. */
 export default function SimulationPage() {
-  const { shelf, methods, movement: lookup } = useKnown();
+  const { shelf, methods, movement: lookup } = useStudioLibrary();
   const [movementId, setMovementId] = useState(FIRST_MOVEMENT);
   const [settings, setSettings] = useState(USUAL);
   const { run, cancel, forget, share, error, done } = useStudy();

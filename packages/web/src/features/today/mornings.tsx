@@ -1,7 +1,7 @@
 import type { TodayMorning } from '@clay-pot/contracts';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { MorningAdviceWords, MorningQuestion, tellMorning, useOwnMornings } from '../../domain/session/morning.js';
+import { MorningAdviceWords, MorningQuestion, saveNextDayCheck, useOwnMornings } from '../../domain/session/morning.js';
 import { Button } from '../../ui/button.js';
 import { agoText } from '../../ui/format.js';
 import { Part } from '../../ui/page.js';
@@ -23,8 +23,8 @@ export function Mornings({ mornings }: { mornings: readonly TodayMorning[] }) {
   );
 }
 
-function Asked({ asked, told }: { asked: TodayMorning; told: Parameters<typeof tellMorning>[1] | undefined }) {
-  const [answered, setAnswered] = useState<Parameters<typeof tellMorning>[1] | null>(null);
+function Asked({ asked, told }: { asked: TodayMorning; told: Parameters<typeof saveNextDayCheck>[1] | undefined }) {
+  const [answered, setAnswered] = useState<Parameters<typeof saveNextDayCheck>[1] | null>(null);
   const [telling, setTelling] = useState(false);
   const { sessionId, athleteId, athleteName, title, endedAt, before } = asked;
   const now = answered ?? told;
@@ -49,7 +49,7 @@ function Asked({ asked, told }: { asked: TodayMorning; told: Parameters<typeof t
               className="min-h-11"
               aria-label={`Calm, both hands: ${athleteName}`}
               onClick={() => {
-                tellMorning(sessionId, CALM);
+                saveNextDayCheck(sessionId, CALM);
                 setAnswered(CALM);
               }}
             >

@@ -11,7 +11,7 @@ import { Empty, Loading, Page, Part, Trouble } from '../../ui/page.js';
 
 // Nobody is signed in yet on the first page: what only a coach sees comes after it.
 const SessionRows = lazy(async () => ({ default: (await import('../../domain/session/session-rows.js')).SessionRows }));
-const ToDecide = lazy(async () => ({ default: (await import('./to-decide.js')).ToDecide }));
+const NextSteps = lazy(async () => ({ default: (await import('./next-steps.js')).NextSteps }));
 const FirstSteps = lazy(async () => ({ default: (await import('./first-steps.js')).FirstSteps }));
 const AtRisk = lazy(async () => ({ default: (await import('./at-risk.js')).AtRisk }));
 const SinceYesterday = lazy(async () => ({ default: (await import('./at-risk.js')).SinceYesterday }));
@@ -67,7 +67,7 @@ function DayOfStudio({ today: { day, atRisk, due, changes, recent, mornings }, s
           </div>
           <Suspense fallback={null}>
             <div className="grid grid-cols-[minmax(0,1fr)] gap-8">
-              <ToDecide />
+              <NextSteps />
               <Mornings mornings={mornings} />
             </div>
           </Suspense>

@@ -1,7 +1,7 @@
 import type { Level, Movement } from '@clay-pot/core';
 import { useMemo, useState } from 'react';
 import { MovementField } from '../../../domain/movement/movement-choice.js';
-import { useKnown } from '../../../store/library.js';
+import { useStudioLibrary } from '../../../store/library.js';
 import { Button } from '../../../ui/button.js';
 import { INPUT } from '../../../ui/field.js';
 import { withHandOf } from './stations.js';
@@ -14,7 +14,7 @@ interface Props {
 
 /** Takes over the hand of another level: of this movement, or of any on the shelf. */
 export function CopyPose({ movement, level, set }: Props) {
-  const { shelf } = useKnown();
+  const { shelf } = useStudioLibrary();
   const others = useMemo(() => shelf.filter(({ id }) => id !== movement.id), [shelf, movement.id]);
   const [movementId, setMovementId] = useState(movement.id);
   const from = others.find(({ id }) => id === movementId) ?? movement;

@@ -8,7 +8,7 @@ import { isoToday } from '../../ui/today.js';
 const USUAL_WEEKDAYS = [1, 3, 5];
 
 /** Gives somebody a sequence, on the usual days from today on. */
-export function useGiveSequence(): (athleteId: string, sequenceId: string) => Promise<unknown> {
+export function useAssignSequence(): (athleteId: string, sequenceId: string) => Promise<unknown> {
   const { mutateAsync } = useSaveAssignment();
   return useCallback(
     (athleteId, sequenceId) => {

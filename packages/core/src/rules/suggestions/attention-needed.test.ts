@@ -1,6 +1,6 @@
 import { sentenceText } from '../../vocabulary/sentence.js';
 import { describe, expect, test } from '@jest/globals';
-import { type Looked, needsALook } from './needs-a-look.js';
+import { type ClassMember, attentionNeeded } from './attention-needed.js';
 import type { Reading } from '../../model/reading.js';
 
 const TODAY = '2026-06-10';
@@ -16,7 +16,7 @@ const SESSION = {
   onDay: '2026-06-08',
   isDecided: false,
 } as const;
-const WELL: Looked = {
+const WELL: ClassMember = {
   cautions: [],
   dominantHand: 'right',
   askedOn: '2026-06-01',
@@ -24,14 +24,14 @@ const WELL: Looked = {
   measuredOn: '2026-06-01',
   lastSession: SESSION,
 };
-const look = (change: Partial<Looked>) => needsALook({ ...WELL, ...change }, TODAY);
+const look = (change: Partial<ClassMember>) => attentionNeeded({ ...WELL, ...change }, TODAY);
 
 describe('who needs a look', () => {
   test('nobody who was asked, measured and trained lately, with two alike hands', () => {
     expect(look({})).toEqual({ weight: 0, reasons: [] });
   });
 
-  test.each<[Partial<Looked>, RegExp]>([
+  test.each<[Partial<ClassMember>, RegExp]>([
     [{ cautions: [{ caution: 'numbness', hand: 'left' }] }, /Numbness or tingling, left hand: unloaded only/],
     [{ lastSession: { ...SESSION, maxDiscomfort: 6 } }, /discomfort 6 of 10/],
     [{ lastSession: { ...SESSION, morning: { left: 4, right: 0 }, morningBefore: { left: 1, right: 0 } } }, /3 worse than before/],

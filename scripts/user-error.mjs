@@ -1,2 +1,2 @@
 /** An error whose message is all that a person needs: printed without a stack. */
-export class Told extends Error {}
+export class UserError extends Error {}

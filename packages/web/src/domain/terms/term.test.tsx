@@ -2,14 +2,14 @@ import { describe, expect, test } from '@jest/globals';
 import { TERMS } from '@clay-pot/core';
 import { screen } from '@testing-library/react';
 import { show } from '../../screen.fixture.js';
-import { Asked } from './asked.js';
+import { Term } from './term.js';
 
 describe('a number that is asked about', () => {
   test('tells with one press what it is, from what, and whether this one is much', async () => {
     const { user } = show(
-      <Asked term="effort" value={72}>
+      <Term term="effort" value={72}>
         72 %
-      </Asked>,
+      </Term>,
     );
     await user.click(screen.getByRole('button', { name: '72 %' }));
     await screen.findByText('Where it comes from');
@@ -23,9 +23,9 @@ describe('a number that is asked about', () => {
 
   test('in a table the numbers leave the way of the Tab key to the headings', () => {
     show(
-      <Asked term="enduranceDose" inTable value={0.4}>
+      <Term term="enduranceDose" inTable value={0.4}>
         0.40
-      </Asked>,
+      </Term>,
     );
     expect(screen.getByRole('button', { name: '0.40' })).toHaveProperty('tabIndex', -1);
   });

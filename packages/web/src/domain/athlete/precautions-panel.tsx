@@ -14,7 +14,7 @@ interface Props {
 }
 
 /** What speaks against loading for the athlete in view, before any number is read: stops in red, care in amber. */
-export function Minding({ athleteId, movement, level }: Props) {
+export function PrecautionsPanel({ athleteId, movement, level }: Props) {
   const athlete = useAthlete(athleteId).data;
   const cautions = useStandingCautions(athlete);
   const { person } = useForWhom(athleteId);

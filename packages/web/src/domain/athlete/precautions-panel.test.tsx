@@ -4,7 +4,7 @@ import { shippedMovement } from '@clay-pot/core/library';
 import { cleanup, screen } from '@testing-library/react';
 import { someone } from '../../made-up.fixture.js';
 import { answering, settle, show } from '../../screen.fixture.js';
-import { Minding } from './minding.js';
+import { PrecautionsPanel } from './precautions-panel.js';
 
 const plank = shippedMovement('bearing.palm-support')!;
 
@@ -17,12 +17,12 @@ async function mindingOf(cautions: Parameters<typeof someone>[0], movement = fal
     [`GET /api/athletes/${athlete.id}/evidence`]: [],
   });
   const concerned = movement ? { movement: plank, level: plank.ladder[2]! } : {};
-  show(<Minding athleteId={athlete.id} {...concerned} />);
+  show(<PrecautionsPanel athleteId={athlete.id} {...concerned} />);
   await settle();
   return screen.queryByRole('note', { name: `Cautions for ${athlete.name}` })?.textContent ?? null;
 }
 
-describe('minding an athlete', () => {
+describe('precautions for an athlete', () => {
   test('is silent where there is nothing to mind', async () => {
     expect(await mindingOf({})).toBeNull();
   });

@@ -2,7 +2,7 @@ import type { AssignmentItem } from '@clay-pot/contracts';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useAssignments, useSaveAssignment, useSequences } from '../../api/queries.js';
-import { useGiveSequence } from '../../domain/sequence/give-sequence.js';
+import { useAssignSequence } from '../../domain/sequence/assign-sequence.js';
 import { Button } from '../../ui/button.js';
 import { ButtonLink } from '../../ui/button-link.js';
 import { weekdayText } from '../../ui/format.js';
@@ -12,7 +12,7 @@ import { WeekdayPicker } from '../../ui/weekday-picker.js';
 import { SearchChoice } from '../../ui/search-choice.js';
 
 /** Which sequences a person is given, on which days. */
-export function GivenSequences({ athleteId }: { athleteId: string }) {
+export function AssignedSequences({ athleteId }: { athleteId: string }) {
   const assignments = useAssignments();
   const own = assignments.data?.filter((item) => item.athleteId === athleteId) ?? [];
   return (
@@ -64,7 +64,7 @@ function Given({ item }: { item: AssignmentItem }) {
 
 function GiveAnother({ athleteId, given }: { athleteId: string; given: readonly string[] }) {
   const sequences = useSequences();
-  const give = useGiveSequence();
+  const give = useAssignSequence();
   const [chosen, setChosen] = useState('');
   const open = sequences.data?.filter((sequence) => !given.includes(sequence.id)) ?? [];
   if (!open.length) return null;

@@ -1,7 +1,7 @@
 import { quantity, say, type Sentence } from '../../vocabulary/sentence.js';
 import { changeOf } from '../../measure/error.js';
 import { measuredAs } from '../../measure/protocols.js';
-import { dayByDay, knownRepeats, type MeasuredThing, type Repeats } from '../../measure/readings-over-time.js';
+import { dayByDay, pooledRepeats, type MeasuredThing, type Repeats } from '../../measure/readings-over-time.js';
 import { sidesOf } from '../../measure/sides.js';
 import type { RecordedCaution } from '../../model/athlete.js';
 import { latestReading, type Reading } from '../../model/reading.js';
@@ -15,7 +15,7 @@ import { barredWords, cautionsOn, forbidsLoading } from '../safety/cautions.js';
 import { intakeDue } from '../screening/intake-due.js';
 
 /** What a class table reads of somebody. */
-export interface Looked {
+export interface ClassMember {
   readonly cautions: readonly RecordedCaution[];
   readonly dominantHand: Hand;
   /** Day of the last answers before training. */
@@ -31,7 +31,7 @@ export interface Looked {
 }
 
 /** Why somebody needs a look, the weightiest first. */
-export interface LookReason {
+export interface AttentionReason {
   readonly weight: number;
   readonly reasons: readonly Sentence[];
 }
@@ -39,7 +39,7 @@ export interface LookReason {
 /** How much each reason weighs: what may hurt before what is only late. */
 const WEIGHT = { barred: 100, felt: 80, lost: 60, ask: 50, uneven: 40, measure: 30, away: 20 } as const;
 /** Whether something may hurt, rather than is only late. @example isGrave({ weight: 100.05 }) → true */
-export const isGrave = ({ weight }: Pick<LookReason, 'weight'>): boolean => weight >= WEIGHT.felt;
+export const isGrave = ({ weight }: Pick<AttentionReason, 'weight'>): boolean => weight >= WEIGHT.felt;
 /** A battery of readings this old is late. */
 export const MEASURE_AGAIN = working('Measured again', 56, 'days', 'a battery every four weeks; twice as long is late', [28, 90]).value;
 /** After such a gap a level back is due (practice: progress). */
@@ -53,8 +53,8 @@ export const CLASS_THINGS: readonly MeasuredThing[] = [
 /** All reasons beside the first together stay below one. */
 const BESIDE = 1000;
 
-/** Whether somebody of a class needs a look today, and why. @example needsALook({ cautions: [], dominantHand: 'right', askedOn: '2026-06-01', readings: [], measuredOn: null, lastSession: null }, '2026-06-02').reasons → ['never tested', 'no session yet'] */
-export function needsALook(who: Looked, today: string): LookReason {
+/** Whether somebody of a class needs a look today, and why. @example attentionNeeded({ cautions: [], dominantHand: 'right', askedOn: '2026-06-01', readings: [], measuredOn: null, lastSession: null }, '2026-06-02').reasons → ['never tested', 'no session yet'] */
+export function attentionNeeded(who: ClassMember, today: string): AttentionReason {
   const found = [...ofCautions(who, today), ...ofSession(who, today), ...ofReadings(who, today)].sort((a, b) => b.weight - a.weight);
   // One grave reason weighs more than many light ones; among equals what comes beside it decides.
   const beside = found.slice(1).reduce((sum, { weight }) => sum + weight, 0);
@@ -66,7 +66,7 @@ interface Reason {
   readonly text: Sentence;
 }
 
-function ofCautions({ cautions, askedOn }: Looked, today: string): Reason[] {
+function ofCautions({ cautions, askedOn }: ClassMember, today: string): Reason[] {
   const barred = cautionsOn({ cautions }, today).filter(forbidsLoading);
   const due = intakeDue(askedOn, cautions, today);
   return [
@@ -75,7 +75,7 @@ function ofCautions({ cautions, askedOn }: Looked, today: string): Reason[] {
   ];
 }
 
-function ofSession({ lastSession }: Looked, today: string): Reason[] {
+function ofSession({ lastSession }: ClassMember, today: string): Reason[] {
   if (!lastSession) return [{ weight: WEIGHT.away, text: 'no session yet' }];
   const days = daysBetween(lastSession.onDay, today);
   const { proposed, reason } = suggestionAfter(lastSession);
@@ -86,13 +86,13 @@ function ofSession({ lastSession }: Looked, today: string): Reason[] {
   ];
 }
 
-function ofReadings({ readings, measuredOn, dominantHand, repeats }: Looked, today: string): Reason[] {
+function ofReadings({ readings, measuredOn, dominantHand, repeats }: ClassMember, today: string): Reason[] {
   if (measuredOn === null) return [{ weight: WEIGHT.measure, text: 'never tested' }];
   const days = daysBetween(measuredOn, today);
   const late =
     days >= MEASURE_AGAIN ? [{ weight: WEIGHT.measure, text: say`last tested ${counted(Math.floor(days / 7), 'week')} ago` }] : [];
   const compared = CLASS_THINGS.flatMap((thing) => {
-    const sets = knownRepeats(repeats, readings, thing);
+    const sets = pooledRepeats(repeats, readings, thing);
     return [...lossesOf(readings, thing, sets), ...unevenIn(readings, thing, dominantHand, sets)];
   });
   return [...late, ...compared];

@@ -7,7 +7,7 @@ import { useIntakeDrafts } from '../../store/intake-drafts.js';
 import { isoToday } from '../../ui/today.js';
 
 /** Says that the questions before training are due, or unfinished, and leads to them; nothing while the answers are fresh. */
-export function AskDue({ athlete }: { athlete: Athlete }) {
+export function CheckInDue({ athlete }: { athlete: Athlete }) {
   const intakes = useIntakes(athlete.id);
   const isOpen = useIntakeDrafts(({ drafts }) => drafts[athlete.id] !== undefined);
   if (!intakes.data) return null;

@@ -3,7 +3,7 @@ import { type TermId, termOf } from '@clay-pot/core';
 import { lazy, memo, type ReactNode, Suspense } from 'react';
 
 /** What terms mean weighs more than the button that asks: it comes with the first question. */
-const Answer = lazy(() => import('./asked-answer.js'));
+const Answer = lazy(() => import('./term-answer.js'));
 
 interface Props {
   term: TermId;
@@ -16,7 +16,7 @@ interface Props {
 }
 
 /** A number, or its name, that tells with one press what it is, what it is made from, and whether it is much. */
-export const Asked = memo(function Asked({ term, value, inTable = false, className = '', children }: Props) {
+export const Term = memo(function Term({ term, value, inTable = false, className = '', children }: Props) {
   return (
     <Popover as="span">
       {({ open }) => (

@@ -5,7 +5,7 @@ import { SuggestionsList } from '../../domain/suggestions/suggestions-list.js';
 import { Empty, Part } from '../../ui/page.js';
 
 /** What waits for the coach over all athletes, each with why and with what answers it. */
-export function ToDecide() {
+export function NextSteps() {
   const { data } = useSuggestions();
   const waiting = useWaiting(data?.suggestions ?? []);
   return (

@@ -1,6 +1,6 @@
 import type { BlockReportInput, ComplaintInput, DoneSetInput, FormTickInput, HandLookInput } from '@clay-pot/contracts';
 import { findLevel } from '@clay-pot/core';
-import type { Known } from '@clay-pot/core/library';
+import type { StudioLibrary } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
 import type { StudioScope } from '../database/studio-scope.js';
 import { invalid } from '../http/problem.js';
@@ -12,7 +12,7 @@ import { addOnce, checkBlockId, sumUp } from './session-rows.js';
 
 /** What is told of a session while it is led, row by row. Everything may be sent twice: a phone on bad Wi-Fi repeats what it got no answer to. */
 @Injectable()
-export class ToldService {
+export class ReportsService {
   constructor(private readonly library: LibraryService) {}
 
   async addSet(scope: StudioScope, sessionId: string, id: string, input: DoneSetInput): Promise<void> {
@@ -55,7 +55,7 @@ export class ToldService {
     scope: StudioScope,
     sessionId: string,
     blockId: string,
-    row: (held: StudioScope, known: Known) => Promise<void>,
+    row: (held: StudioScope, known: StudioLibrary) => Promise<void>,
   ): Promise<void> {
     const known = await this.library.of(scope);
     await scope.transaction(async (held) => {
