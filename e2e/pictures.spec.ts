@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test';
 import { inPhaseOrder, parseDose, type Phase, USUAL_PACING, usualWay } from '@clay-pot/core';
 import { shippedMovement } from '@clay-pot/core/library';
 import { v7 as uuid } from 'uuid';
-import { IN_SPACE, expect, manyBlocks, openSequence, startSession, test, openToday, choose, more } from './house.js';
+import { IN_SPACE, SET_UP_CODE, expect, manyBlocks, openSequence, startSession, test, openToday, choose, more } from './house.js';
 
 test.use(IN_SPACE);
 
@@ -26,7 +26,7 @@ test('pictures of the main views', async ({ coach: page }) => {
     // Hands are drawn when the page is idle, by the processor here.
     await page.waitForTimeout(DRAWN_MS);
   };
-  await expect(page.getByText('are still looked at')).toBeHidden({ timeout: 60_000 });
+  await expect(page.getByText(/^Checking/)).toBeHidden({ timeout: 60_000 });
   await settled();
   await shot(page, 'today');
   await page.goto('/people/class');
@@ -40,10 +40,10 @@ test('pictures of the main views', async ({ coach: page }) => {
   await shot(page, 'programme');
   await page.goto('/people');
   await page.getByRole('link', { name: 'Mirela Danko', exact: true }).click();
-  await page.getByText('readings, the newest first').waitFor();
-  await page.locator('a[href^="/records/"]:visible').first().waitFor();
+  await page.getByRole('heading', { name: 'Wrists' }).waitFor();
   await settled();
   await shot(page, 'person');
+  await page.getByRole('link', { name: 'History' }).click();
   await page.locator('a[href^="/records/"]:visible').first().click();
   await page.getByRole('heading', { name: 'Planned vs. done' }).waitFor();
   await settled();
@@ -79,6 +79,7 @@ test('pictures of the main views', async ({ coach: page }) => {
   await page.goto('/movements/strength.palm-lift');
   await choose(page, 'Demand for', 'Callum Reyes-Whitlock');
   await page.getByRole('button', { name: 'Pause' }).click();
+  await page.evaluate(() => window.scrollTo(0, 0));
   await settled();
   await shot(page, 'movement');
   await page.goto('/movements?view=pictures&family=planted-strength');
@@ -215,4 +216,23 @@ test('five pots in one picture', async ({ coach: page }) => {
     document.body.innerHTML = `<div style="display:flex;gap:20px;padding:24px;background:white">${cells.join('')}</div>`;
   }, drawings);
   await shot(page, 'pots');
+});
+
+test('the first evening of a new studio', async ({ page }) => {
+  const data = {
+    code: SET_UP_CODE,
+    studio: 'Tideline Barn',
+    name: 'Isla Penrose',
+    email: 'isla@tideline.example',
+    password: 'eleven letters',
+  };
+  await page.goto('/');
+  const headers = { origin: new URL(page.url()).origin };
+  const answer = await page.request.post('/api/front-door/studio', { headers, data: { ...data, timeZone: 'Europe/Amsterdam' } });
+  expect(answer.status()).toBe(200);
+  await page.goto('/');
+  await page.getByRole('heading', { name: 'Welcome to Tideline Barn' }).waitFor();
+  await page.getByRole('region', { name: 'First steps' }).waitFor();
+  await page.evaluate(() => document.fonts.ready);
+  await shot(page, 'first-steps');
 });

@@ -11,19 +11,21 @@ export default function BlockStrip({ sequenceId, most }: { sequenceId: string; m
   const shown = distinctLevels(sequence.data.document, movement);
   const first = shown.slice(0, most);
   return (
-    <div className="flex items-end gap-1 overflow-hidden">
-      {first.map(({ movement: shownMovement, level }) => (
-        <LevelPicture
-          key={shownMovement.id}
-          movement={shownMovement}
-          level={level}
-          silent
-          handOnly
-          className="h-10 w-11 shrink-0 bg-white [--figure-line:2px]"
-        />
-      ))}
+    <div className="flex items-end gap-1">
+      <div className="flex min-w-0 gap-1 overflow-hidden">
+        {first.map(({ movement: shownMovement, level }) => (
+          <LevelPicture
+            key={shownMovement.id}
+            movement={shownMovement}
+            level={level}
+            silent
+            handOnly
+            className="h-10 w-11 shrink-0 bg-white [--figure-line:2px]"
+          />
+        ))}
+      </div>
       {shown.length > first.length && (
-        <span className="text-fine text-ink-soft" aria-label={`and ${counted(shown.length - first.length, 'more movement')}`}>
+        <span className="shrink-0 text-fine text-ink-soft" aria-label={`and ${counted(shown.length - first.length, 'more movement')}`}>
           +{shown.length - first.length}
         </span>
       )}
