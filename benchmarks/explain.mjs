@@ -1,7 +1,7 @@
-// Three sequences composed for three made-up people, with why each block is in them and what kept others out, as docs/explanations.md:
+// Generates three sequences for three invented people, with the reason for each block and what limits them, as docs/explanations.md:
 //   ./clay-pot test types   (builds the core)   then   node benchmarks/explain.mjs
 import { writeFileSync } from 'node:fs';
-import { compose, loadSolver, printDose, usualWay } from '@clay-pot/core';
+import { compose, doseSentence, loadSolver, PHASE_NAMES, sentenceText } from '@clay-pot/core';
 import { METHODS, shippedGoal, shippedMovement } from '@clay-pot/core/library';
 import { PEOPLE, questionFor } from './people.mjs';
 import { IS_SMALL, sized } from './small.mjs';
@@ -16,23 +16,23 @@ const solver = await loadSolver();
 const parts = ASKED.slice(0, sized(Infinity, 1)).map(([who, person, goalId, minutes]) => {
   const goal = shippedGoal(goalId);
   const kept = compose(questionFor(person, goal, minutes), solver);
-  const why = new Map(kept.reasons().map(({ blockId, text }) => [blockId, text]));
+  const why = new Map(kept.reasons().map(({ blockId, text }) => [blockId, sentenceText(text)]));
   const rows = kept.sequence.blocks.map((block) => {
     const movement = shippedMovement(block.movementId);
     const level = movement.ladder.find(({ id }) => id === block.levelId);
-    return `| ${block.phase} | ${movement.name}, ${level.name.toLowerCase()} | \`${printDose(block.dose, usualWay(movement)).replaceAll('|', '/')}\` | ${why.get(block.id) ?? ''} |`;
+    return `| ${PHASE_NAMES[block.phase]} | ${movement.name}, ${level.name.toLowerCase()} | ${sentenceText(doseSentence(block.dose, movement, level))} | ${why.get(block.id) ?? ''} |`;
   });
-  const bound = kept.binding.map(({ text }) => `- ${text}`);
+  const bound = kept.binding.map(({ text }) => `- ${sentenceText(text)}`);
   return [
     `## ${String(who)}`,
     `${goal.name}. Method: ${METHODS[person.method].name}.`,
     ['| Phase | Movement | Dose | Why |', '| --- | --- | --- | --- |', ...rows].join('\n'),
-    `What bound it:\n\n${bound.join('\n') || '- nothing'}`,
-    ...(kept.notes.length > 0 ? [`Said beside it:\n\n${kept.notes.map((note) => `- ${note.text ?? note}`).join('\n')}`] : []),
+    `What limits it:\n\n${bound.join('\n') || '- nothing'}`,
+    ...(kept.notes.length > 0 ? [`Notes:\n\n${kept.notes.map((note) => `- ${sentenceText(note.text ?? note)}`).join('\n')}`] : []),
   ].join('\n\n');
 });
 const head =
-  '# Three sequences and why\n\nWritten by `node benchmarks/explain.mjs`: what the composer says of its own choices, for three people who do not exist.';
+  '# Three sequences and why\n\nWritten by `node benchmarks/explain.mjs`: how the generator explains its choices, for three invented people.';
 const page = `${[head, ...parts].join('\n\n')}\n`;
 if (!IS_SMALL) writeFileSync(new URL('../docs/explanations.md', import.meta.url), page);
 console.log(`${parts.length} explained, ${page.length} characters`);

@@ -9,7 +9,7 @@ export const bundled = (project) => join(DATA, 'unit', project);
 const packageOf = (name) => join(ROOT, 'packages', name);
 
 /**
- * Tests run in a context of their own, which reads every module anew: a screen's test reads some two thousand. Bundled, all tests of a project share a few files.
+ * Tests run in a context of their own, which loads every module again: a screen’s test loads some two thousand. Bundled, all tests of a project share a few files.
  * What they are of is the same code: core and web from their sources, whatever stands in another package as it was built.
  */
 const PROJECTS = {
@@ -37,7 +37,7 @@ const ALWAYS_OUT = /^(@jest\/globals$|node:|highs)/;
 const BOUND = 'const { Math, Number, Object, Array, Map, Set, WeakMap, Infinity, NaN } = globalThis;';
 
 /**
- * With the whole run, tests of these projects share files: loading the frameworks or the core anew for each of them takes as long as many of the tests.
+ * With the whole run, tests of these projects share files: loading the frameworks or the core for each of them takes as long as many of the tests.
  * One file is run under its own name. Each keeps its variables and hooks to itself, and stands first in the names of its tests.
  */
 const isGrouped = () => process.env.TESTS_GROUPED === '1';

@@ -12,7 +12,7 @@ export async function newDatabase(server, name) {
 }
 
 /**
- * Copies tables and rows into a new database: faster than migrating and seeding each anew.
+ * Copies tables and rows into a new database: faster than migrating and seeding each.
  * @param {string} server URL without a database, ending in a slash
  */
 export async function copyDatabase(server, from, to) {

@@ -47,7 +47,7 @@ class Wanted extends WhomInput {
   @OptionalField()
   @IsDocument(list(ROUND, { max: SEQUENCE_LIMITS.rounds }))
   readonly rounds?: readonly Round[];
-  /** Of a sequence that is fitted anew: whether other movements may come in. */
+  /** When a sequence is refitted: whether other movements may come in. */
   @OptionalField()
   @IsYesNo()
   readonly others?: boolean;
@@ -59,7 +59,7 @@ class Wanted extends WhomInput {
 
 /** For whom and for what a sequence is composed. */
 export class ComposeQuestion extends Wanted {
-  /** A sequence to be fitted anew: its movements are kept where they can be. */
+  /** A sequence to refit: its movements are kept where possible. */
   @OptionalField()
   @IsDocument(SEQUENCE)
   readonly from?: Sequence;

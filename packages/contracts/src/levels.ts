@@ -3,7 +3,7 @@ import type { Gate, GateForecast, Hand, Step, WorkDone, Sentence } from '@clay-p
 /** One session of a movement, as it counted for its gate. */
 export type LevelDone = Omit<WorkDone, 'movementId' | 'hand' | 'morning'>;
 
-/** Where a hand stands on a movement’s ladder, what comes next, and what it rests on. */
+/** The level of each hand in a movement, what comes next, and the evidence for it. */
 export interface LevelItem {
   movementId: string;
   hand: Hand;

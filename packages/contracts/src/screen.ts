@@ -46,7 +46,7 @@ export interface StoredIntake {
   verdict: Screening['verdict'];
 }
 
-/** Answers that were recorded, and the record as it stands after them. */
+/** A stored check-in, and the athlete’s record after it. */
 export interface IntakeKept {
   intake: StoredIntake;
   screening: Screening;

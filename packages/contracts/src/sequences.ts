@@ -9,7 +9,7 @@ export class SequenceInput extends bodyOf(SEQUENCE) {}
 /** The longest file that is taken, in characters. */
 export const SEQUENCE_FILE_LENGTH = 500_000;
 
-/** A file with a sequence, as text: its faults are told by line and column. */
+/** A file with a sequence, as text: faults name their line and column. */
 export class SequenceFileInput {
   /** Id for the new sequence, made by the sender. */
   @IsId('a new sequence')

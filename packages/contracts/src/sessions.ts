@@ -92,17 +92,17 @@ export interface SessionListItem {
   plannedMs: number;
   /** Share of the planned work that was done, 0–1. */
   completion: number;
-  /** The most of all that was told of blocks and in the middle of them. */
+  /** The highest discomfort reported, for a block or during one. */
   maxDiscomfort: number | null;
-  /** How hard it was: as told at the end, else the mean over the blocks that were told of. */
+  /** Effort (RPE): the session rating where there is one, else the mean of the rated blocks. */
   exertion: number | null;
   /** What the method allowed: it decides what a discomfort means. */
   discomfortPolicy: DiscomfortPolicy;
   /** Rules of safety that the plan broke for this athlete when it was begun, each in words. */
   begunAgainst: string[];
-  /** The morning after; null while nobody told of it. */
+  /** The next-day check; null while there is none. */
   morning: Morning | null;
-  /** The last morning that was told of before it, score by hand. */
+  /** The last next-day check before it, a score for each hand. */
   morningBefore: MorningScores | null;
 }
 

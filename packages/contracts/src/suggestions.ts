@@ -44,7 +44,7 @@ export class SuggestionTakenBackInput {
 export interface AthleteSuggestion extends Suggestion {
   athleteId: string;
   athleteName: string;
-  /** The sequence that it changes where it stands in no programme; null where there is none. */
+  /** The sequence that it changes when it is in no programme; else null. */
   sequenceId: string | null;
 }
 

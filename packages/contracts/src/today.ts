@@ -1,7 +1,7 @@
 import type { Change, MorningScores, Sentence } from '@clay-pot/core';
 import type { SessionListItem } from './sessions.js';
 
-/** Who is due today, with what, and what speaks against it. */
+/** Who is due today, with what, and what forbids it. */
 export interface TodayDue {
   /** What it comes from: a sequence that was given, or a session of a programme. */
   from: { kind: 'given'; id: string } | { kind: 'programme'; id: string; sessionId: string; amountPercent: number };
@@ -52,7 +52,7 @@ export interface Today {
   /** Since the start of yesterday; what may hurt comes first. */
   changes: TodayChange[];
   recent: SessionListItem[];
-  /** Sessions whose morning after was not told of yet. */
+  /** Sessions without a next-day check yet. */
   mornings: TodayMorning[];
 }
 
@@ -63,6 +63,6 @@ export interface TodayMorning {
   athleteName: string;
   title: string;
   endedAt: string;
-  /** The last morning that was told of before, score by hand. */
+  /** The next-day check before, a score for each hand. */
   before: MorningScores | null;
 }

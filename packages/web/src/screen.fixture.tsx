@@ -7,7 +7,7 @@ import type { ReactNode } from 'react';
 import { MemoryRouter, Route, Routes, useLocation } from 'react-router';
 import { queryClient } from './api/queries.js';
 
-/** What the server would answer, by method and path; a problem is told from a body by its status. */
+/** What the server would answer, by method and path; a problem differs from a body by its status. */
 export type Answers = Readonly<Record<string, unknown>>;
 /** What was asked of the server: `PUT /api/…` and the body. */
 export interface Asked {

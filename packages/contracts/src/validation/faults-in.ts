@@ -2,7 +2,7 @@ import { type Fault, MOST_FAULTS, requirementOf, under } from '@clay-pot/core';
 import { type ValidationError, validateSync, type ValidatorOptions } from 'class-validator';
 import type { FieldRule } from './field-rule.js';
 
-/** How every request and every form is checked: what isn't known is refused, and the first thing wrong with a field is told. */
+/** How every request and every form is checked: unknown fields are refused, and each field reports its first fault. */
 export const VALIDATION = {
   whitelist: true,
   forbidNonWhitelisted: true,

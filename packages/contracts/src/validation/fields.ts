@@ -5,7 +5,7 @@ import { IsDocument } from './is-document.js';
 
 /**
  * Plain fields of requests: class-validator's decorators with the core's limits. Each carries the core's definition of the field, so that a
- * fault is told in the same words as everywhere.
+ * a fault has the same words everywhere.
  */
 
 const all =

@@ -17,7 +17,7 @@ export interface ComposeWork extends Omit<ComposeQuestion, 'goal' | 'shelf' | 'l
   readonly others?: boolean | undefined;
 }
 
-/** The question of a piece of work. A sequence that is fitted anew brings its movements, its pacing and its rounds. */
+/** The question of a piece of work. A sequence to refit brings its movements, pacing and rounds. */
 export function questionOf({ goalId, own, removedIds, from, others = true, ...question }: ComposeWork): ComposeQuestion {
   const byId = new Map(own.map((movement) => [movement.id, movement]));
   const keep = from?.blocks;
@@ -47,7 +47,7 @@ const kept = new Map<string, PossibleShelf>();
 
 /**
  * What is possible for whom a piece of work is about: found once, and again when anything has changed that it was found by. What time passes alone (a layoff, a
- * clearance that ends) is looked at anew every hour.
+ * clearance that ends) is recomputed every hour.
  * @param question the question of the work
  */
 function possibleIn(work: ComposeWork, question: ComposeQuestion): PossibleShelf {

@@ -130,7 +130,7 @@ export class Choice {
     return worth;
   }
 
-  /** What its broken rules cost; nothing where it keeps them all. @param told takes in which rules they are */
+  /** The penalty of its broken rules; 0 when it keeps them all. @param told receives which rules they are */
   broken(told?: Said[]): number {
     if (told) this.tell(told);
     return this.sumsCost + BROKEN * this.unanswered + this.pairsBroken(told) + this.timeBroken(told);

@@ -34,7 +34,7 @@ export interface ComposeQuestion {
   readonly pacing?: Pacing;
   /** Where nobody can be today: “no floor”. */
   readonly notAt?: readonly Place[];
-  /** Blocks whose movements are kept where they can be, at their level and dose: of a sequence that is fitted anew. */
+  /** Blocks whose movements are kept where possible, at their level and dose: from a sequence that is refitted. */
   readonly keep?: readonly Block[];
   /** What is possible for them, where that was found before: by `possibleFor`, of a question that is alike in what that reads. */
   readonly possible?: PossibleShelf;

@@ -52,7 +52,7 @@ export class Search {
     const near = this.exchanging();
     if (!this.goesOn()) return this.best;
     this.few = [...new Set([...promising(this.of), ...(near?.chosen ?? [])])].sort((a, b) => a - b);
-    // Hardly better is not told on the way: what is near enough ends it all the same.
+    // Small improvements aren’t reported on the way: being near enough ends the search anyway.
     const enough = relaxed.bound * (1 - CLOSE);
     const ofFew = this.solved(this.few, near?.chosen, {
       branches: FEW_BRANCHES,
@@ -151,15 +151,15 @@ const chosenOf = ({ values }: Solved, indices: readonly number[]) => values && c
 /** Beyond half a whole unknown is chosen. */
 const HALF = 0.5;
 const FEW_BRANCHES = 20;
-/** Better by this share than what is known is told at once. */
+/** An improvement by this share is reported at once. */
 const WORTH_TELLING = 0.005;
-/** What is proven is told when the gap is smaller by so much, percent. */
+/** A better bound is reported when the gap shrinks by this much, percent. */
 const CLOSER_TELLING = 0.1;
 /** A gap that leaves room for what mending costs. */
 const CLOSE = 0.006;
 const TINY = 1e-6;
 
-/** Among how many candidates is exchanged, by turns: as a multiple of those that are looked at first. */
+/** How many candidates an exchange considers in each round: a multiple of those it starts with. */
 const WIDER = [1, 2.5];
 /** Of all, of those that bring something of a want, and of those that a rule asks for: so many are looked at first. */
 const FIRST = { ofAll: 60, ofWant: 8, ofRule: 4 } as const;

@@ -117,7 +117,7 @@ export function suiting(composing: Composing, movement: Movement): Suited | Refu
   return answer;
 }
 
-/** A level with a dose, where nothing of one block speaks against it and most people like this hold it; else what does. */
+/** A level with a dose that no single-block rule forbids and that most people like this can hold; else the reason. */
 function examinedAt(composing: Composing, movement: Movement, level: Level, usual: Dose): Suited | Refused {
   const form = formOf(composing.person, level, usual);
   const dose = withRest(usual, form ? effortOf(form.demand) : 0);
@@ -145,7 +145,7 @@ function wantedOf({ standings = [], past, now }: Composing, movement: Movement, 
   return lastForm(past, movement.id) && levelFor(movement, open, past, now);
 }
 
-/** As it stands in the sequence that is fitted anew, where nothing speaks against it now. */
+/** As it is in the sequence to refit, unless a rule forbids it now. */
 function keptAs(composing: Composing, movement: Movement, there: readonly Level[]): Suited | undefined {
   const block = composing.keep?.find(({ movementId }) => movementId === movement.id);
   const level = there.find(({ id }) => id === block?.levelId);
@@ -187,7 +187,7 @@ function firstLevel(composing: Composing, movement: Movement, open: readonly Lev
   return level ?? { why: `${movement.name}: ${against(easiest) ?? 'not for a first session'}.` };
 }
 
-/** What speaks against beginning with a level; null where nothing does. */
+/** Why somebody shouldn’t begin with a level; null when nothing forbids it. */
 function againstBeginning({ method, person, postures }: Composing, { ladder }: Movement, level: Level, dose: Dose): string | null {
   const form = formOf(person, level, dose);
   if (!form) return 'this body can’t take the position';

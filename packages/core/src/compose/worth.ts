@@ -24,7 +24,7 @@ const OF_ONE = working('Of a want by one movement', 0.5, 'share', 'two movements
 
 /** Worth of staying with what was done last, or of leaving it, as the method has it. */
 const ROUTINE = 0.4;
-/** Worth of keeping a movement of a sequence that is fitted anew: so much that little else is worth leaving it for. */
+/** Reward for keeping a movement of a sequence that is refitted: large enough that little else replaces it. */
 const KEPT = 4;
 /** Of two that are alike the one that is taught first. */
 const TEACHING_ORDER = 1e-6;

@@ -24,7 +24,7 @@ export interface Calibration {
 
 type Place = NonNullable<Prediction['place']>;
 const SAID = [0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9] as const;
-/** Chances are told apart in these; most blocks are nearly sure. */
+/** Chances are grouped into these bins; most blocks are nearly certain. */
 const BINS = [0, 0.2, 0.4, 0.6, 0.8, 0.95, 1] as const;
 const EIGHT_OF_TEN = [0.1, 0.9] as const;
 

@@ -32,7 +32,7 @@ export interface Prediction {
   readonly isWhole: boolean;
 }
 
-/** Somebody with what was tested, and the sessions that they told of. */
+/** An athlete with their tests and rated sessions. */
 export interface PredictionQuestion {
   /** With tested maxima alone: what sets tell is found here, session after session. */
   readonly person: Person;

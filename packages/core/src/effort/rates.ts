@@ -69,7 +69,7 @@ const read = (): Readonly<Record<RegionName, Rates>> => ({
 });
 /** The rates of every region as published. */
 export const RATES = read();
-/** As they stand: plain numbers, since a session takes thousands of steps with them, read anew when a constant was moved. */
+/** Plain numbers, since a session takes thousands of steps with them; recomputed when a constant changes. */
 let [standing, standingAt] = [RATES, timesMoved()];
 
 /** Wrist, forearm and hand muscles have no rates of their own in print: they take those of the hand's grip (working choice). */

@@ -19,7 +19,7 @@ export class FileError extends Error {
   }
 }
 
-/** What a file of ours holds: its value, and where a fault of it stands in the text. */
+/** The content of one of our files: its value, and where each fault is in the text. */
 export interface JsonFile {
   readonly value: unknown;
   readonly place: (pointer: string, message: string) => FileFault;
@@ -73,7 +73,7 @@ function placer(text: string, tree: Node | undefined) {
       .split('/')
       .slice(1)
       .map((step) => (/^\d+$/.test(step) ? Number(step) : step.replaceAll('~1', '/').replaceAll('~0', '~')));
-    // What is missing is told where it belongs.
+    // A missing field is reported where it belongs.
     const node = tree && (findNodeAtLocation(tree, path) ?? findNodeAtLocation(tree, path.slice(0, -1)));
     // The name of a field is where the eye should land, not its value three lines further.
     const offset = (node?.parent?.type === 'property' ? node.parent.offset : node?.offset) ?? 0;

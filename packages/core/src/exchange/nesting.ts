@@ -1,8 +1,8 @@
-/** No document of ours is nested deeper than a dozen; a parser that follows ten thousand brackets runs out of stack. */
+/** None of our documents is nested deeper than a dozen; a parser that follows ten thousand brackets runs out of stack. */
 export const MOST_NESTING = 32;
 
 /**
- * Whether the brackets of a JSON text go deeper than a bound, told without parsing it: one pass, no recursion.
+ * Whether a JSON text is nested deeper than a bound, without parsing it: one pass, no recursion.
  * @example isNestedBeyond('[[1]]', 1) → true
  */
 export function isNestedBeyond(text: string, bound: number): boolean {

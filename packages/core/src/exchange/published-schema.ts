@@ -9,7 +9,7 @@ const OURS = new Set(['unit', 'step', 'what']);
 const FORMATS = new Set(['date', 'date-time', 'uuid']);
 
 /**
- * The schema of a document for publication: our own notes become a description, and records told apart by their kind are named as OpenAPI
+ * The schema of a document for publication: our notes become descriptions, and records that differ by their kind are named as OpenAPI
  * and validators expect it.
  */
 export function publishedSchema(schema: TSchema): JsonSchema {

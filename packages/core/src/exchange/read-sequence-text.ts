@@ -24,7 +24,7 @@ export interface TextFault {
   readonly nearest: readonly string[];
 }
 
-/** What was made of something that was not said to the letter: told, so that nobody is surprised. */
+/** What was read from words that weren’t exact: reported, so that nobody is surprised. */
 export interface Taken {
   readonly line: number;
   readonly wrote: string;

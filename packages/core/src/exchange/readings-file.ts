@@ -176,7 +176,7 @@ function rowReadings(cell: Cell, dayOrder: DayOrder): Reading[] | { faults: Faul
 
 const numberFrom = (text: string) => (text === '' ? NaN : Number(text.replace(',', '.')));
 
-/** Undefined where nothing is told, null where it is no gauge. */
+/** Undefined where nothing says so, null where it is no gauge. */
 function gaugeFrom(text: string): Gauge | undefined | null {
   const word = text.toLowerCase();
   return word === '' ? undefined : (GAUGES.find((gauge) => gauge === word) ?? null);
@@ -203,7 +203,7 @@ type What =
 /** What comes of a whole test has to be named: “grip” alone is its maximum. */
 const OF_TESTS: readonly ReadingKind[] = ['critical force', 'capacity above'];
 
-/** What was measured: where the kind is not told, whatever alone is measured of it. */
+/** What was measured: where the kind isn’t given, the only kind that exists for it. */
 function whatFrom(kindText: string, ofText: string): What {
   const word = kindText.toLowerCase();
   const named = READING_KINDS.find((kind) => kind === word || READING_NAMES[kind] === word);
@@ -256,7 +256,7 @@ export const writeReadingsFile = (readings: readonly Reading[]): string =>
       ]),
   });
 
-/** What makes a reading of a file the same when the file comes a second time; equal rows of one file are told apart by their order. */
+/** What makes a reading of a file the same when the file is imported again; equal rows of one file differ by their order. */
 export function readingKeys(athleteId: string, readings: readonly Reading[]): string[] {
   const seen = new Map<string, number>();
   return readings.map(({ onDay, hand, kind, of, value, detail = '' }) => {

@@ -120,11 +120,11 @@ export const METHODS = {
   },
 } as const satisfies Record<string, Method>;
 
-/** What a sequence goes by that names no method. */
+/** The method of a sequence that names none. */
 export const USUAL_METHOD: Method = METHODS['floor-loading'];
 /** Finds a shipped method by id. */
 export const shippedMethod: MethodLookup = (id) => (Object.hasOwn(METHODS, id) ? (METHODS as Record<string, Method>)[id] : undefined);
 
-/** The method that a sequence goes by: the one it names, else the usual one. @param lookup finds shipped and own methods */
+/** The method of a sequence: the one it names, else the usual one. @param lookup finds shipped and own methods */
 export const methodOf = ({ methodId }: { readonly methodId?: Sequence['methodId'] | undefined }, lookup: MethodLookup): Method =>
   (methodId === undefined ? undefined : lookup(methodId)) ?? USUAL_METHOD;

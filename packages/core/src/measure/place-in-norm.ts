@@ -27,7 +27,7 @@ const FIRST = 1;
 const LAST = 99;
 
 /**
- * The percentile of a reading with the population named; null where no table is of it, or where sex or age that the table goes by is not known.
+ * The percentile of a reading with its population; null where no table covers it, or where the sex or age it depends on isn’t known.
  * Normal within its band. @param value in the unit of the reading
  */
 export function placeInNorm(kind: ReadingKind, of: string, hand: Hand, value: number, person: Normed): PlaceInNorm | null {

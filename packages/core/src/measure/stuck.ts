@@ -22,7 +22,7 @@ export interface Frozen extends TraceFault {
 
 /**
  * Finds values that were repeated under load: at the very top of what was seen, and left again, the device was at the end of its range; anywhere else
- * it was stuck. A signal without any noise is no hand's; nothing can be told of it.
+ * it was stuck. A signal without noise is no hand’s; nothing can be said about it.
  * @param aboveN values below it are rest, where gauges stand still rightly
  * @param rangeN the end of the device's range, where it is known
  */

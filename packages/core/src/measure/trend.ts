@@ -109,7 +109,7 @@ const noTrend = (why: string): Trend => ({
   why,
 });
 
-/** Lines through readings drawn anew, each time as many as there are, with repeats. */
+/** Lines through resampled readings, each sample as large as the original, with repeats. */
 function drawn(points: readonly (readonly [number, number])[]): Line[] {
   const random = xoroshiro128plus(SEED);
   const lines: Line[] = [];

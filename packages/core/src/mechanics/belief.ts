@@ -60,7 +60,7 @@ export const ratingErrors = (): { readonly lean: number; readonly scatter: numbe
 
 /**
  * How widely the next rating of somebody is to be expected, a log-sd: what is not known of the maximum, and how far ratings are off. Who has rated before
- * has their own way of rating in the belief already, and it does not scatter anew.
+ * has their own way of rating in the belief already, and isn’t scattered again.
  */
 export function ratingSpread({
   logSd,

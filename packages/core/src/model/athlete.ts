@@ -43,7 +43,7 @@ export const CLEARANCE = record(
 /** Within what somebody was cleared. */
 export type Clearance = Of<typeof CLEARANCE>;
 
-/** Of which hand something is, since when, and who cleared it: told in the answers before training, kept in the record. */
+/** A restriction of a hand, since when, and who cleared it: from a check-in, kept in the record. */
 export const WHOSE_AND_CLEARED = {
   /** Of both where it is not said. */
   hand: optional(oneOf(WORKING_SIDES, 'Hand')),
@@ -53,7 +53,7 @@ export const WHOSE_AND_CLEARED = {
   /** Day and name of the licensed practitioner who cleared it for loading. */
   clearedOn: optional(day('Cleared on')),
   clearedBy: optional(text(ATHLETE_LIMITS.clearedByLength, 1, 'Cleared by (doctor or therapist)')),
-  /** After this day the clearance holds no longer and is asked for anew. */
+  /** After this day the clearance ends and a new one is needed. */
   clearedUntil: optional(day('Clearance ends on')),
   within: optional(CLEARANCE),
 };
@@ -72,7 +72,7 @@ export const RECORDED_CAUTION = record(
     score: optional(bounded(SCORE, 'How much, 0–10')),
     /** The answers that it follows from; the next answers replace it. */
     intakeId: optional(idOf('answers')),
-    /** The session that was stopped, or the answers that told of it, and the sign: lifted by a clearance only. */
+    /** The stopped session or the check-in that reported it, and the sign: only a clearance lifts it. */
     stopped: optional(
       record({
         sessionId: optional(idOf('a session')),

@@ -14,7 +14,7 @@ export interface SequenceChange {
 }
 
 /**
- * What changed from one sequence to another, with moved blocks told apart from changed ones.
+ * What changed from one sequence to another; moved blocks aren’t reported as changed.
  * @param nameOf turns a block into the name of its movement
  * @param versions whether both are versions of one sequence, so that a block's id says which it was
  */

@@ -136,7 +136,7 @@ export function doseSentence(...asked: Parameters<typeof doseInWords>): Sentence
   return joinSentences([amount, ...how], ', ');
 }
 
-/** A pace that is the same both ways is told by the whole. */
+/** A pace that is the same both ways is given as one number. */
 export function paceWords({ outS, backS }: Tempo, [out, back]: Movement['strokes']): string {
   return outS === backS ? `${outS + backS} s each` : `${out} ${outS} s, ${back} ${backS} s`;
 }

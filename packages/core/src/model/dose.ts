@@ -132,7 +132,7 @@ export function withSetGroups(dose: Dose, [first, ...then]: readonly [SetGroup, 
   return { ...rest, ...first, ...(then.length > 0 && { then }) };
 }
 
-/** A dose with the amount of every set made anew, within the limits of its kind. */
+/** A dose with the amount of every set replaced, within the limits of its kind. */
 export function withAmounts(dose: Dose, amount: (now: number, work: Work) => number): Dose {
   const { min, max } = amountLimit(dose.work.kind);
   const [first, ...more] = setGroupsOf(dose).map(({ sets, work }): SetGroup => {
@@ -194,7 +194,7 @@ function faultsIn(dose: Dose): Fault[] {
   return shape.length > 0 ? [...shape, ...faultsTogether(dose)] : [...faultsTogether(dose), ...faultsOfSets(dose)];
 }
 
-/** An open set without a ceiling is told as that, rather than as a number that is missing. */
+/** An open set without a ceiling is reported as that, rather than as a missing number. */
 function ceilingFault(dose: Partial<Dose>, fault: Fault): Fault {
   const at = /^\/(?:then\/(\d+)\/)?work\/(?:count|seconds|metres)$/.exec(fault.pointer);
   if (!at || !fault.message.startsWith('is missing')) return fault;

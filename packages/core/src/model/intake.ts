@@ -20,7 +20,7 @@ export const INTAKE_LIMITS = {
   daysPerWeek: { min: 1, max: 7, step: 1, unit: 'days a week' },
 } as const satisfies Record<string, Limit>;
 
-/** So many places are told of; who has more is not helped by a list. */
+/** The most places a check-in takes; more don’t help. */
 const MOST_SYMPTOMS = 40;
 const MOST_ENTRIES = 40;
 
@@ -108,7 +108,7 @@ export const INTAKE = record({
 export type Intake = Of<typeof INTAKE>;
 
 /**
- * Answers to begin with: what was said the last time, so that only changes have to be told. What is felt now is asked anew, and of the person only what is
+ * Answers to begin with: those of the last check-in, so that only changes have to be entered. Current symptoms are asked again, and of the person only what is
  * said now goes into the record.
  * @param last the answers before, or null
  */

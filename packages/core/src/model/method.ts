@@ -135,7 +135,7 @@ export const METHOD = record({
   /** Whether every session visits the four ends of the two-joint muscles. */
   asksCorners: trueOrFalse(),
 });
-/** A way of working that a studio goes by. */
+/** A way of working that a studio follows. */
 export type Method = Of<typeof METHOD> & { readonly id: string };
 
 /** Everything wrong with a method, by JSON pointer; empty when it can be worked by. */

@@ -83,7 +83,7 @@ const wordsOf = <const W extends string>(words: readonly W[]) => list(oneOf(word
 const SHAPES = twoOf(oneOf(HAND_SHAPE_NAMES), 'two shapes');
 const LINES = list(text(lineLength, 1), { max: lines });
 
-/** A reason to be careful with this movement, told to everyone, and flagged for athletes who have the named caution. */
+/** A reason to be careful with this movement, shown to everyone, and flagged for athletes who have the named restriction. */
 export const MOVEMENT_CAUTION = record({
   text: text(textLength, 1, 'Caution'),
   concerns: wordsOf(CAUTION_IDS),

@@ -5,7 +5,7 @@ import { GAUGES, READING_KINDS, READING_LIMITS, type ReadingKind, readingUnit } 
 import { MOMENTS } from '../vocabulary/session-tests.js';
 import { between, day, idOf, list, type Of, oneOf, optional, record, text, trueOrFalse } from '../vocabulary/schema.js';
 
-/** Bounds of what is told beside a value. */
+/** Bounds of what can be recorded beside a value. */
 export const READING_BOUNDS = { trials: 5, ofLength: 40, detailLength: 60 } as const;
 
 /** Of any unit; each has bounds of its own. */

@@ -29,7 +29,7 @@ export function roundChanges(before: Sequence, after: Sequence, nameOf: (block: 
     const old = was.get(round.id);
     if (!old) return [`In rounds: ${named(after, round)}, ${roundWords(round)}`];
     const [oldWords, words] = [roundWords(old), roundWords(round)];
-    // What was added or taken out is told as that.
+    // Blocks that were added or removed are reported as that.
     const stays = (id: string) => before.blocks.some((block) => block.id === id) && after.blocks.some((block) => block.id === id);
     const [oldIds, ids] = [old.blockIds.filter(stays), round.blockIds.filter(stays)];
     const isSame = oldIds.length === ids.length && oldIds.every((id) => ids.includes(id));

@@ -23,7 +23,7 @@ export interface Turn {
   readonly round: number;
 }
 
-/** Names a turn, wherever something is kept by turns. */
+/** The key of a turn, wherever something is stored by turn. */
 export const turnKey = ({ blockIndex, round }: Turn) => `${blockIndex} ${round}`;
 
 /** The order in which blocks are done, rounds unrolled: of a and twice (b, c) it is a b c b c. */

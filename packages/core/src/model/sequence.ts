@@ -92,7 +92,7 @@ export const SEQUENCE_FIELDS = {
   blocks: list(BLOCK, { max: SEQUENCE_LIMITS.blocks, what: `a list of at most ${SEQUENCE_LIMITS.blocks} blocks` }),
   /** Neighbouring blocks that are taken in turn, several times over. */
   rounds: optional(list(ROUND, { max: SEQUENCE_LIMITS.rounds })),
-  /** Id of the method it goes by; without one the usual method. */
+  /** Id of its method; without one the usual method. */
   methodId: optional(text(SEQUENCE_LIMITS.methodIdLength, 1)),
   mutes: optional(list(MUTE, { max: SEQUENCE_LIMITS.mutes })),
   /** Measured before the first block and after the last. */

@@ -48,7 +48,7 @@ export type DoneSet = Of<typeof DONE_SET>;
 export const BLOCK_REPORT = record({
   blockId: text(BLOCK_LIMITS.idLength, 1),
   discomfort: bounded(SESSION_LIMITS.score, 'Discomfort'),
-  /** Null where only “fine” was said: nobody has told how hard it was. */
+  /** Null where only “fine” was tapped: effort wasn’t rated. */
   exertion: orNull(bounded(SESSION_LIMITS.score, 'Exertion')),
   note: text(SESSION_LIMITS.blockNoteLength),
   /** Where a gauge was held: how much of the time the effort was kept. */
@@ -93,7 +93,7 @@ export const lookWords = ({ hand, answer }: Pick<HandLook, 'hand' | 'answer'>): 
 export const FORM_TICK = record({
   blockId: text(BLOCK_LIMITS.idLength, 1),
   hand: oneOf(HANDS, 'Hand'),
-  /** As the movement told it at the time. */
+  /** As the movement reported it at the time. */
   fault: text(MOVEMENT_LIMITS.lineLength, 1, 'Fault'),
   seen: trueOrFalse(),
   at: instant(),

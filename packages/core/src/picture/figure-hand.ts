@@ -78,7 +78,7 @@ function fansOnly({ motions }: Movement, load: LevelLoad): boolean {
 
 const palmUp = (load: LevelLoad) => (load.kind === 'weight' || load.kind === 'roller') && load.action === 'wrist flexion';
 
-/** What each kind of load has the hand hold, things at hand told beside the level. */
+/** What the hand holds for each kind of load; equipment is named beside the level. */
 const HELD: LoadTable<LoadKind, Held, [Level, Movement]> = {
   body: () => null,
   hang: ({ on }) => HOLDS[on],

@@ -83,7 +83,7 @@ export interface PotSession {
   readonly account: SessionAccount;
   readonly courses: ReadonlyMap<SideGroup, GroupCourse>;
   readonly timeline: Pick<Timeline, 'durationMs' | 'turns'>;
-  /** How likely each group carries each block; where it is not given, cracks are told plainly. */
+  /** How likely each group carries each block; where it isn’t given, cracks are drawn without a chance. */
   readonly chances?: SessionView['chances'] | undefined;
 }
 

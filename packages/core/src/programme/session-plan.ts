@@ -14,7 +14,7 @@ import { movementsOf, rememberer } from './known.js';
 /** The sequences of a programme, by the id of the plan; one that is missing was removed. */
 export type PlanSequences = ReadonlyMap<string, Sequence>;
 
-/** The plan that a session goes by. */
+/** The plan of a session. */
 export const planOf = ({ plans }: Pick<Programme, 'plans'>, planId: string): ProgrammePlan =>
   must(
     plans.find(({ id }) => id === planId),

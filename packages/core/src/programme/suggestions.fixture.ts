@@ -25,7 +25,7 @@ export const planOf = (support = 'all-fours', dose = '2x15s rest40'): Sequence =
   ]);
 export const SUPPORT = 'bearing.palm-support';
 
-/** How a session went, told in short. */
+/** How a session went, in short. */
 export interface Went {
   readonly daysAgo: number;
   readonly plan?: Sequence;
@@ -41,7 +41,7 @@ export interface Went {
   readonly share?: number;
 }
 
-/** Sessions in the order in which they are told, oldest first. */
+/** Sessions in order, oldest first. */
 export function led(all: readonly Went[]): ReportedSession[] {
   let before: MorningScores | null = null;
   return all.map((went, index) => {

@@ -73,7 +73,7 @@ export function skip(timeline: Timeline, head: Playhead): Move {
 
 /**
  * Somebody says that it is over: a distance was walked to its end, hands were compared. An open set ends with what was done of it, as when it is
- * left early; what ends by itself is not told.
+ * ended early; what ends by itself isn’t reported.
  */
 export function finish(timeline: Timeline, head: Playhead): Move {
   const event = timeline.events[head.event];
@@ -170,14 +170,14 @@ export function momentMs(timeline: Timeline, head: Playhead): number {
 export function remainingMs(timeline: Timeline, head: Playhead): number {
   const event = timeline.events[head.event];
   if (!event) return 0;
-  // What waits to be told that it is over takes no more of the rest than it was planned to.
+  // While it waits to hear that it is over, no more of the rest passes than was planned.
   const behindMs = event.untilTold ? Math.min(head.elapsedMs, event.durationMs + head.addedMs) : head.elapsedMs;
   return timeline.durationMs - event.startMs - behindMs + head.addedMs;
 }
 
 /**
  * Carries a playhead over to another compilation of the same session, made when a block was changed on the spot: the current stint begins
- * anew there, or, between stints, the same moment before or after it. Where the changed block has no such piece of work any more, or is out,
+ * at its beginning, or, between stints, the same moment before or after it. Where the changed block has no such piece of work any more, or is out,
  * the next block begins.
  */
 export function rejoin(from: Timeline, to: Timeline, head: Playhead): Playhead {

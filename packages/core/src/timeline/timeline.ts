@@ -156,7 +156,7 @@ export const PAUSE_AFTER_HOLD_S = working('Pause after a hold', 2, 's', 'letting
 
 /** To compare the hands, and to say what was seen. */
 export const LOOK_S = working('Looking again', 15, 's', 'a circle or two of each hand, and a tap', [8, 30]).value;
-/** A step of somebody who carries something: by it a distance is told to whoever counts steps. */
+/** The step of somebody who carries something: it turns a distance into a count of steps. */
 export const STEP_M = working('Step under a load', 0.7, 'm', 'shorter than a free step', [0.55, 0.8]).value;
 /** Walking on the hands, legs dragged or in a plank: slower by far than on the feet. */
 export const HAND_WALK_M_PER_S = working('Pace of a walk on the hands', 0.4, 'm/s', 'two hand widths a second', [0.25, 0.6]).value;

@@ -19,7 +19,7 @@ export type Action = keyof typeof ACTIONS;
 /** All actions, as they are listed. */
 export const ACTION_NAMES = Object.keys(ACTIONS) as Action[];
 
-/** Actions that answer each other, the stronger in daily life first; under the name that their balance goes by. */
+/** Actions that oppose each other, the one stronger in daily life first; with the name of their balance. */
 export const OPPOSITES = {
   'flexors : extensors': ['wrist flexion', 'wrist extension'],
   'grip : opening': ['grip', 'finger extension'],

@@ -15,5 +15,5 @@ export function sentence({ label, message }: Fault): string {
   return /[.!?]$/.test(text) ? text : `${text}.`;
 }
 
-/** Faults of a part, told from the whole that it stands in. @example under('/dose', [{ pointer: '/sets', message: 'no' }]) → [{ pointer: '/dose/sets', message: 'no' }] */
+/** Faults of a part, with pointers from the whole that contains it. @example under('/dose', [{ pointer: '/sets', message: 'no' }]) → [{ pointer: '/dose/sets', message: 'no' }] */
 export const under = (at: string, faults: readonly Fault[]): Fault[] => faults.map((fault) => ({ ...fault, pointer: at + fault.pointer }));

@@ -21,7 +21,7 @@ export function isWhole(value: string): boolean {
   return !/[\uD800-\uDBFF](?![\uDC00-\uDFFF])|(?<![\uD800-\uDBFF])[\uDC00-\uDFFF]/.test(value);
 }
 
-/** So many faults of one document are told: more would help nobody, and a malicious one has millions. */
+/** The most faults of one document that are reported: more would help nobody, and a malicious one has millions. */
 export const MOST_FAULTS = 20;
 
 /**

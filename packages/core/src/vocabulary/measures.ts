@@ -2,7 +2,7 @@ import { type Action, ACTION_NAMES, ACTIONS } from './actions.js';
 import type { Limit } from './limit.js';
 import { RANGE_MOTIONS } from './motions.js';
 
-/** What a reading is of: a maximum, how far something goes by own muscles, with help or under load, how long or how often something is held or done. */
+/** What a reading measures: a maximum, an active or passive range or one under load, how long or how often something is held or done. */
 export const READING_KINDS = [
   'maximum',
   'active range',

@@ -116,11 +116,11 @@ export function twoOf<S extends TSchema>(items: S, what: string) {
   return Unsafe<[Static<S>, Static<S>]>(list(items, { min: 2, max: 2, what }));
 }
 
-/** One of several records, told apart by their `kind`. */
+/** One of several records, which differ by their `kind`. */
 export function kinds<V extends TObject[]>(variants: [...V], what: string) {
   return Union(variants, { discriminator: { propertyName: 'kind' }, what });
 }
-/** The field by which `kinds` are told apart. */
+/** The field by which `kinds` differ. */
 export const kind = <K extends string>(name: K) => Literal(name);
 
 /** Something, or null where there is none. */

@@ -64,7 +64,7 @@ export class AthletesService {
     });
   }
 
-  /** Stops are neither invented nor lost by an edit. Of a version that has been changed since, the change is told first. @throws 422 */
+  /** An edit neither invents nor loses stops. A version that has changed since is reported first. @throws 422 */
   private async checkStops(scope: StudioScope, id: string, input: AthleteInput, ifMatch: string | undefined): Promise<void> {
     const before = ifMatch === undefined ? null : await scope.of(AthleteRow).get(id, 'athlete');
     const isStale = before !== null && before.rowVersion !== versionOf(ifMatch);

@@ -34,7 +34,7 @@ export class CalendarService {
     return this.written(scope, title, [[id, document]]);
   }
 
-  /** Whether somebody’s calendar has an address, and since when; the address itself is told once, when it is made. */
+  /** Whether somebody’s calendar has an address, and since when; the address itself is shown once, when it is made. */
   async link(scope: StudioScope, athleteId: string): Promise<CalendarLink> {
     await scope.of(AthleteRow).get(athleteId, 'athlete');
     const row = await scope.of(CalendarLinkRow).one({ athleteId });

@@ -43,7 +43,7 @@ export function icsOf(name: string, timeZone: string, entries: readonly Calendar
   return calendar.toString();
 }
 
-/** The rules of a zone, its daylight saving among them, under the name that was asked for: some zones are told as another of the same rules. */
+/** The rules of a zone, with its daylight saving, under the name that was asked for: some zones share the rules of another. */
 function zoneRules(zone: string): string | null {
   const found = tzlib_get_ical_block(zone);
   const block = typeof found === 'string' ? found : found[0];

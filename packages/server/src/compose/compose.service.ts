@@ -80,7 +80,7 @@ export class ComposeService {
   }
 }
 
-/** What is wrong with a locked block is told where it was sent. */
+/** A fault of a locked block is reported where it was sent. */
 const lockedFault = ({ pointer, message }: { readonly pointer: string; readonly message: string }) => ({
   pointer: pointer.replace(/^\/blocks/, '/locked'),
   message,

@@ -22,12 +22,12 @@ import { complaintsOf, reportsOf, setsOf } from '../sessions/session-rows.js';
 import { sumsOfSession } from '../sessions/session-sums.js';
 import { StudioScope } from './studio-scope.js';
 
-/** Raised when this code works something out another way: what is stored is then worked out anew, once, when the house opens. */
+/** Raised when this code computes something differently: what is stored is then recomputed once, when the server starts. */
 const VERSIONS = { sums: 1, lengths: 1 } as const;
 type Derived = keyof typeof VERSIONS;
 
 /**
- * Works out anew what is kept beside documents so that lists compile nothing, where it is of an earlier version: the sums of sequences and
+ * Recomputes what is stored beside documents so that lists compile nothing, where it is of an earlier version: the sums of sequences and
  * sessions, or their lengths alone. What was stored by looser rules than today's keeps its row as it is, rather than keeping the house from opening.
  */
 export async function refreshDerived(source: DataSource): Promise<void> {

@@ -85,7 +85,7 @@ export class ScopedRows<E extends StudioOwned> {
 
   /**
    * Adds a row. @returns false when the id is taken in this studio.
-   * @throws 404 when the id belongs to somebody else, which is all that may be told of it; `TakenError` when something else of it is taken.
+   * @throws 404 when the id belongs to somebody else, which is all that may be revealed; `TakenError` when something else of it is taken.
    */
   async insert(row: Omit<E, 'studioId'>, what: string): Promise<boolean> {
     try {

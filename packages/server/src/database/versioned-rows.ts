@@ -14,15 +14,15 @@ interface Put<E extends Versioned, S> {
   readonly content: Partial<E>;
   /** What a new row has besides. */
   readonly fresh?: Partial<E>;
-  /** What is stored, as it is told. */
+  /** What is stored, as the API shows it. */
   readonly get: (scope: StudioScope) => Promise<S>;
   /** Whether what is stored already says the same: creating twice is one creation. */
   readonly isSame: (stored: S) => boolean;
   /** Asked in the transaction before a version is replaced; throws what keeps it from being. */
   readonly mayReplace?: (held: StudioScope) => Promise<void>;
-  /** Done in the transaction once it is written: what rests on it is told. */
+  /** Done in the transaction once it is written: raises what depends on it. */
   readonly written?: (held: StudioScope) => Promise<void>;
-  /** What is told of a stale edit besides what stands now. */
+  /** What a stale edit reports besides the current version. */
   readonly changes?: (current: S) => Record<string, unknown>;
 }
 

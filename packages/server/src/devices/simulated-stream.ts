@@ -19,7 +19,7 @@ const SEND_EVERY_MS = 40;
 const MOST_AT_ONCE = 50;
 /** Nobody listens to a device for longer. */
 const MOST_SECONDS = 600;
-/** Closing codes of the protocol: done, and refused by a rule of ours. */
+/** Closing codes of the protocol: done, and refused by one of our rules. */
 const DONE = 1000;
 const REFUSED = 1008;
 
@@ -118,7 +118,7 @@ function setupFrom(text: string): SimulatedSetupInput {
   return value as SimulatedSetupInput;
 }
 
-/** Sends what the device gives as time goes by, or so many times faster. */
+/** Sends what the device gives in real time, or so many times faster. */
 function play(client: WebSocket, device: SimulatedDevice, seconds: number, speed = 1): void {
   const began = performance.now();
   const timer = setInterval(() => {

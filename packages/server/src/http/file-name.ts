@@ -1,6 +1,6 @@
 import type { FastifyReply } from 'fastify';
 
-/** The name of a file of ours, made from a title. @param otherwise where nothing of the title is left */
+/** The name of one of our files, made from a title. @param otherwise where nothing of the title is left */
 export function fileNameOf(title: string, otherwise: string): string {
   const slug = title
     .toLowerCase()
@@ -9,7 +9,7 @@ export function fileNameOf(title: string, otherwise: string): string {
   return `${slug || otherwise}.claypot.json`;
 }
 
-/** Sends a file of ours to be kept. */
+/** Sends one of our files as a download. */
 export const sendFile = (reply: FastifyReply, fileName: string, text: string) =>
   reply
     .header('content-type', 'application/json; charset=utf-8')

@@ -3,7 +3,7 @@ import type { FastifyReply, FastifyRequest } from 'fastify';
 import { tookTooLong } from '../database/query-limit.js';
 import { plain, ProblemError } from './problem.js';
 
-/** Turns whatever was thrown into a problem document; faults of ours are logged with the request id and told without innards. */
+/** Turns whatever was thrown into a problem document; our own faults are logged with the request id and reported without internals. */
 @Catch()
 export class ProblemFilter implements ExceptionFilter {
   private readonly log = new Logger('Problem');

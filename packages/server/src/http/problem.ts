@@ -20,7 +20,7 @@ function problem(name: string, status: number, title: string, detail: string, mo
   return { type: TYPE + name, title, status, detail, ...more };
 }
 
-/** There is none, or it is somebody else’s: the two are told alike. */
+/** There is none, or it is somebody else’s: both get the same answer. */
 export const notFound = (what: string) =>
   new ProblemError(problem('not-found', 404, 'Not found', `There is no such ${what} in this studio.`));
 
@@ -57,7 +57,7 @@ export const brokenText = (errors: FieldErrors) =>
 export const signInNeeded = () =>
   new ProblemError(problem('sign-in-needed', 401, 'Sign in first', 'You are signed out. Sign in to continue.'));
 
-/** Wrong password and unknown user, told alike. */
+/** Wrong password and unknown user get the same answer. */
 export const wrongSignIn = () => new ProblemError(problem('wrong-sign-in', 401, 'Sign-in failed', 'Wrong e-mail address or password.'));
 
 /** Too many failures in a row; with the seconds to wait. */

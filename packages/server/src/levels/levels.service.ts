@@ -22,7 +22,7 @@ import { ProgrammeRow } from '../programmes/programme.entity.js';
 import { HeavyWork } from '../work/heavy-work.js';
 import { ledSessions } from '../sessions/led-sessions.js';
 
-/** Twelve weeks tell where somebody stands; what was longer ago begins anew. */
+/** Twelve weeks decide the level; after a longer break it starts over. */
 export const LEVELS_PAST_DAYS = 84;
 /** So much of the evidence is sent with a standing. */
 const SHOWN = 8;

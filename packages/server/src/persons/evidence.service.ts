@@ -26,7 +26,7 @@ export class EvidenceService {
     return this.kept.of(scope, athleteId, 'evidence', () => this.found(scope, athleteId, known, until));
   }
 
-  /** With another body than the one on record: what a set told depends on it. */
+  /** With another body than the recorded one: what a set shows depends on it. */
   async found(scope: StudioScope, athleteId: string, known: EvidenceContext & { record: RecordOf }, until: Date): Promise<Evidence[]> {
     const { today } = known.person;
     const [whom, { movements }] = await Promise.all([whomWork(scope, athleteId, { ...known, today }, until), ownOf(scope)]);

@@ -48,7 +48,7 @@ export class PersonsService {
     return { ...asked, person: withEvidence(asked.person, held) };
   }
 
-  /** What is minded of an athlete today; nothing where nobody of the studio is meant. @throws 404 */
+  /** An athlete’s restrictions today; none where nobody of the studio is meant. @throws 404 */
   async cautionsOf(scope: StudioScope, { athleteId }: WhomInput): Promise<RecordedCaution[]> {
     if (!athleteId) return [];
     const athlete = await scope.of(AthleteRow).get(athleteId, 'athlete');

@@ -73,7 +73,7 @@ export class ReadingsService {
     return { id, ...input };
   }
 
-  /** Adds many, all of them or none; what is wrong is told of each. */
+  /** Adds many, all of them or none; each reports its own fault. */
   async addAll(scope: StudioScope, athleteId: string, { readings }: ReadingsInput): Promise<ReadingsAdded> {
     await scope.of(AthleteRow).get(athleteId, 'athlete');
     const faults = readings.flatMap(({ reading }, index) => under(`/readings/${index}/reading`, this.faultsOf(scope, reading)));
@@ -119,7 +119,7 @@ function byAthlete(rows: readonly ReadingRow[]): Map<string, StoredReading[]> {
   return groups;
 }
 
-/** A row as the API shows it: what was not told is left out. */
+/** A row as the API shows it: fields without a value are left out. */
 function readingView(row: Omit<ReadingRow, 'studioId'>): StoredReading {
   const { id, kind, of, hand, value, onDay, trials, gauge, detail, isSure, sessionId, moment } = row;
   return {

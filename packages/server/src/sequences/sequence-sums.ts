@@ -13,7 +13,7 @@ export function storedSequence(document: Sequence, lookup: MovementLookup) {
   return { document, ...sumsOfSequence(document, compileTimeline(document, lookup).durationMs) };
 }
 
-/** Sums anew what names a movement that has changed: its levels set paces and places. */
+/** Recomputes the sums of what names a movement that has changed: its levels set paces and places. */
 export async function recomputedSums(scope: StudioScope, movementId: string, lookup: MovementLookup): Promise<void> {
   const rows = await sequencesWith(scope, movementId);
   for (const { id, document } of rows) await scope.of(SequenceRow).update({ id }, storedSequence(document, lookup));

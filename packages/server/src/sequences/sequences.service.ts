@@ -85,7 +85,7 @@ export class SequencesService {
     return sequenceView(await this.row(scope, id));
   }
 
-  /** Creates or replaces; see `VersionedRows.put` for the rules. A refused edit is told what stands and what differs. */
+  /** Creates or replaces; see `VersionedRows.put` for the rules. A refused edit gets the current version and the differences. */
   async put(scope: StudioScope, id: string, input: SequenceInput, ifMatch: string | undefined): Promise<StoredSequence> {
     const known = await this.library.of(scope);
     const document = soundSequence(input, known);

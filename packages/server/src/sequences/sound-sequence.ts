@@ -2,7 +2,7 @@ import { checkMutes, checkSequence, type Fault, type Sequence, under } from '@cl
 import type { StudioLibrary } from '@clay-pot/core/library';
 import { invalid } from '../http/problem.js';
 
-/** A document checked against what the studio knows. @throws 422 with pointers, told from `at` */
+/** A document checked against the studio’s library. @throws 422 with pointers from `at` */
 export function soundSequence(document: Sequence, known: StudioLibrary, at = ''): Sequence {
   const faults = [...checkSequence(document, known.movement), ...checkMutes(document), ...methodFaults(document, known)];
   if (faults.length) throw invalid(under(at, faults));

@@ -3,7 +3,7 @@ import { IsNull, LessThan, Not } from 'typeorm';
 import type { StudioScope } from '../database/studio-scope.js';
 import { SessionRow } from './session.entities.js';
 
-/** The last morning that was told of an athlete’s earlier sessions. @param startedAt when the session after them began */
+/** The last next-day check of an athlete’s earlier sessions. @param startedAt when the session after them began */
 export async function morningBefore(
   scope: StudioScope,
   { athleteId, startedAt }: { athleteId: string; startedAt: Date },

@@ -10,7 +10,7 @@ import { planOf } from './plans.js';
 import { BlockReportRow, ComplaintRow, DoneSetRow, FormTickRow, HandLookRow, SessionRow } from './session.entities.js';
 import { addOnce, checkBlockId, sumUp } from './session-rows.js';
 
-/** What is told of a session while it is led, row by row. Everything may be sent twice: a phone on bad Wi-Fi repeats what it got no answer to. */
+/** What is reported during a session, row by row. Everything may be sent twice: a phone on bad Wi-Fi repeats what it got no answer to. */
 @Injectable()
 export class ReportsService {
   constructor(private readonly library: LibraryService) {}
@@ -50,7 +50,7 @@ export class ReportsService {
     await this.add(scope, sessionId, input.blockId, (held) => addOnce(held, FormTickRow, tick, 'tick'));
   }
 
-  /** Adds what concerns a block while its session is held, and sums the session anew. */
+  /** Adds what concerns a block while its session is locked, and recomputes the sums of the session. */
   private async add(
     scope: StudioScope,
     sessionId: string,

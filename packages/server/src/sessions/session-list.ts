@@ -38,7 +38,7 @@ interface PageEnd {
   readonly id: string;
 }
 
-/** Reads the end of a page as the page before told it. @throws 422 */
+/** Reads the end of a page as the page before gave it. @throws 422 */
 export function pageEndOf(text: string): PageEnd {
   const [instant = '', id = ''] = text.split(',');
   if (!isInstant(instant) || !isUuid(id)) {

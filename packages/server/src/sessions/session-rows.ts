@@ -22,7 +22,7 @@ export const formOf = (scope: StudioScope, sessionId: string) =>
 export const reportsOf = (scope: StudioScope, sessionId: string) =>
   scope.of(BlockReportRow).find({ where: { sessionId }, order: { at: 'ASC', id: 'ASC' } });
 
-/** Stores anew what lists show of a session. The session's row must be held: of two sets sent at once the later sees both. */
+/** Stores again what lists show of a session. The session’s row must be locked: of two sets sent at once the later sees both. */
 export async function sumUp(
   held: StudioScope,
   { id, planId, toldExertion, revision }: SessionRow,

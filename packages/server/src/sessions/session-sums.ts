@@ -15,7 +15,7 @@ export interface Told {
   /** Oldest first: the latest of a block stands. */
   readonly reports: readonly Pick<BlockReport, 'blockId' | 'discomfort' | 'exertion'>[];
   readonly complaints: readonly Pick<Complaint, 'discomfort'>[];
-  /** How hard it was all in all, where it was told at the end. */
+  /** The session rating of effort, where there is one. */
   readonly exertion: number | null;
 }
 

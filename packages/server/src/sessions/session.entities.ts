@@ -69,11 +69,11 @@ export class SessionRow extends StudioOwned {
   @Column('tinyint', { name: 'max_discomfort', nullable: true })
   maxDiscomfort: number | null;
 
-  /** As told at the end, else the mean over the blocks that were told of. */
+  /** The session rating of effort, else the mean of the rated blocks. */
   @Column('double', { nullable: true })
   exertion: number | null;
 
-  /** How hard it was all in all, as told at the end. */
+  /** The session rating of effort. */
   @Column('tinyint', { name: 'told_exertion', nullable: true })
   toldExertion: number | null;
 
@@ -81,19 +81,19 @@ export class SessionRow extends StudioOwned {
   @Column('varchar', { name: 'discomfort_policy', length: 8 })
   discomfortPolicy: DiscomfortPolicy;
 
-  /** The morning after, as it was told last. */
+  /** The latest next-day check. */
   @Column('json', { nullable: true })
   morning: Morning | null;
 
-  /** The studio’s calendar day on which the morning was told. */
+  /** The studio’s calendar day of the next-day check. */
   @DayColumn('morning_on', { nullable: true })
   morningOn: string | null;
 
-  /** The last morning that was told of before it. */
+  /** The last next-day check before it. */
   @Column('json', { name: 'morning_before', nullable: true })
   morningBefore: MorningScores | null;
 
-  /** Counts what was recorded of it: what is computed of sessions is found anew when it is another. */
+  /** Counts what was recorded of it: what is computed from sessions is recomputed when it changes. */
   @Column('int')
   revision: number;
 

@@ -71,7 +71,7 @@ export class SessionsService {
     };
   }
 
-  /** Records that a session was begun, whatever speaks against it: what is done is not lost, and what it broke is kept beside it. */
+  /** Records that a session was started, even against a rule: what is done isn’t lost, and the broken rules are kept with it. */
   async begin(scope: StudioScope, id: string, input: SessionInput): Promise<SessionRecord> {
     const known = await this.library.of(scope);
     const plan = soundSequence(input.plan, known, '/plan');
@@ -128,7 +128,7 @@ export class SessionsService {
     return this.get(scope, id);
   }
 
-  /** Keeps how the hands were the morning after; what was told later stands. Numbness bars the hand like a stop. */
+  /** Keeps the next-day check; a later one replaces it. Numbness bars the hand like a stop. */
   async saveNextDayCheck(scope: StudioScope, id: string, morning: MorningInput): Promise<void> {
     await scope.transaction(async (held) => {
       const session = await held.of(SessionRow).hold(id, 'session');
@@ -169,7 +169,7 @@ export class SessionsService {
   }
 }
 
-/** A row as it is told: of which session and studio is known. */
+/** A row as the API shows it, of a session and studio that are known. */
 const withoutOwner = <R extends StudioOwned & { sessionId: string; at: Date }>({
   studioId: _studio,
   sessionId: _session,

@@ -37,7 +37,7 @@ export class SuggestionsService {
     ]);
     const fresh = await this.foundOf(scope, stale);
     const suggestions = athletes.flatMap((athlete) => {
-      // What was found before is shown until it is found anew.
+      // The earlier result is shown until a new one is there.
       const found = fresh.get(athlete.id) ?? kept.get(athlete.id);
       const mine = answers.filter(({ athleteId }) => athleteId === athlete.id);
       return openSuggestions(found?.suggestions ?? [], mine).map((suggestion) => athleteSuggestion(athlete, suggestion));

@@ -135,7 +135,7 @@ export class TodayService {
     };
   }
 
-  /** Each athlete’s newest session of a day before, where nobody told the morning after yet, with the last one that was told of before it. */
+  /** Each athlete’s newest session before today that has no next-day check yet, with the last check before it. */
   private async mornings(scope: StudioScope, recent: readonly SessionListItem[], day: string): Promise<TodayMorning[]> {
     const newest = new Map<string, { session: SessionListItem; endedAt: string; endedOn: string }>();
     for (const session of recent) {

@@ -1,3 +1,4 @@
+import { whenIdle } from '../store/when-idle.js';
 import { dehydrate, type DehydratedState, hydrate, type QueryClient } from '@tanstack/react-query';
 import { deleteDB } from 'idb';
 import { deviceDatabase } from '../store/device-database.js';
@@ -54,7 +55,7 @@ export async function startLastSeen(client: QueryClient): Promise<void> {
   });
 }
 
-/** What was kept may be older than what was done since, however young it is: it is shown and asked for anew. */
+/** A stored copy may be older than what was done since, however young it is: it is shown and requested again. */
 const outdated = (state: DehydratedState): DehydratedState => ({
   ...state,
   queries: state.queries.map((query) => ({ ...query, state: { ...query.state, isInvalidated: true } })),
@@ -74,10 +75,4 @@ async function keep(client: QueryClient, account: string): Promise<void> {
     shouldDehydrateQuery: ({ queryKey: [what, part], state: { status } }) => status === 'success' && KEPT.includes(what) && part !== 'one',
   });
   await (await deviceDatabase()).put('seen', { version: VERSION, atMs: Date.now(), state } satisfies LastSeen, account);
-}
-
-/** Where the browser tells of idle time, then; typing is not held up. */
-function whenIdle(run: () => void): void {
-  if ('requestIdleCallback' in window) window.requestIdleCallback(run);
-  else run();
 }

@@ -41,7 +41,7 @@ export const queryClient = new QueryClient({
   },
 });
 
-/** Marks what was seen under these keys as stale. What is being asked for the first time is asked anew: its answer may be from before the change. */
+/** Marks what was seen under these keys as stale. A first request under way is repeated: its answer may be from before the change. */
 export const refresh = (...keys: string[]) =>
   Promise.all(
     keys.map(async (key) => {
@@ -114,10 +114,10 @@ export const useSequences = () => useQuery({ queryKey: ['sequences'], queryFn: (
 /** A sequence as it is stored now. */
 export const fetchSequence = (id: string) => request<StoredSequence>(`/sequences/${id}`);
 
-/** A sequence, asked anew each time it is opened. */
+/** A sequence, requested each time it is opened. */
 export const useSequence = (id: string | undefined) =>
   useQuery(id === undefined ? { queryKey: ['sequences', id], queryFn: skipToken } : sequenceQuery(id));
-/** One stored sequence, asked for anew whenever it is looked at. */
+/** One stored sequence, requested whenever it is looked at. */
 export const sequenceQuery = (id: string) => ({
   queryKey: ['sequences', id],
   queryFn: () => fetchSequence(id),

@@ -8,6 +8,7 @@ import { OfflineError } from '../api/request.js';
 import { Loading, Trouble } from '../ui/page.js';
 import { ToastPlace } from '../ui/toast.js';
 import { hasOwnMovements } from '../store/own-movements.js';
+import { whenIdle } from '../store/when-idle.js';
 import { useUnits } from '../store/units.js';
 import { type Command, useCommands } from '../ui/commands.js';
 import { focusRegion, useKeptFocus } from '../ui/kept-focus.js';
@@ -15,7 +16,8 @@ import { useSignOut } from '../domain/account/sign-out.js';
 import { BottomBar, Sidebar } from './navigation.js';
 import { PLACES } from './places.js';
 
-const Palette = lazy(() => import('./palette.js'));
+const loadPalette = () => import('./palette.js');
+const Palette = lazy(loadPalette);
 const ShortcutsDialog = lazy(() => import('./shortcuts-dialog.js'));
 const SignOutDialog = lazy(() => import('./sign-out-dialog.js'));
 
@@ -30,6 +32,8 @@ export function Shell() {
   const way = useNavigationType();
   const arrived = useRef(false);
   useKeptFocus();
+  // Keys that are typed right after Ctrl K must find the search open.
+  useEffect(() => whenIdle(() => void loadPalette()), []);
   // A new page begins at its top; going back finds it where it was left, which the browser sees to.
   useEffect(() => {
     if (way !== NavigationType.Pop) window.scrollTo(0, 0);
@@ -75,7 +79,7 @@ export function Shell() {
   // What was fetched once is enough to begin with; the rest comes while one works.
   if ((me.isPending && !who) || (movements.isLoading && !hasOwnMovements())) return <Loading what="the studio" />;
   const bare = BARE.test(pathname);
-  // Texts of numbers do not ask for their unit: in other units the page is drawn anew.
+  // Texts of numbers don’t subscribe to the unit: when units change, the page is rendered again.
   const drawnIn = `${units.mass} ${units.length}`;
   if (!who) return <Trouble error={me.error} retry={() => void me.refetch()} />;
 

@@ -12,7 +12,7 @@ const FIRST_STEPS = 3;
 export default function ShortcutsDialog({ onClose }: { onClose: () => void }) {
   const { active, singleKeys, setSingleKeys } = useCommandState();
   const all = [...active.values()].flat();
-  // A command on two keys is told once.
+  // A command with two keys is listed once.
   const commands = all.filter((command, index) => all.findIndex(({ label }) => label === command.label) === index);
   const groups = [...new Set(commands.map((command) => command.group))];
   const { id, title, summary, steps } = articleFor(useLocation().pathname);

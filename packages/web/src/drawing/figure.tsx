@@ -9,7 +9,7 @@ interface Props {
   figure: FigureData;
   /** What it shows, for those who hear the page; empty where the words beside it say it already. */
   title: string;
-  /** Still at the end position unless told to move. */
+  /** Still at the end position unless it moves. */
   animated?: boolean;
   /** Whether the hand stands beside the body. */
   withHand?: boolean;

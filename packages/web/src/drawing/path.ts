@@ -21,7 +21,7 @@ export function smoothPath(points: readonly Point[]): string {
 /** Points joined by straight lines, as an SVG path. */
 export const linePath = (points: readonly Point[]) => points.map(({ x, y }, index) => `${index ? 'L' : 'M'}${n(x)} ${n(y)}`).join('');
 
-/** A rounded tapering piece between two points, as wide as told at each end. */
+/** A rounded tapering piece between two points, as wide at each end as given. */
 export function taperPath(from: Point, to: Point, widthFrom: number, widthTo: number): string {
   const angle = Math.atan2(to.y - from.y, to.x - from.x);
   const side = (at: Point, width: number, sign: 1 | -1): Point => ({

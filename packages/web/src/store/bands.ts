@@ -23,7 +23,7 @@ export const useBands = perAccount(
   ),
 );
 
-/** Adds a piece of work to what was kept in a block. Of another session than before it begins anew. */
+/** Adds a piece of work to what was kept in a block. Of another session than before it starts over. */
 export function addKept(sessionId: string, blockId: string, more: KeptBand): void {
   useBands.setState((state) => {
     const bands = state.sessionId === sessionId ? state.bands : {};

@@ -6,7 +6,7 @@ import { keepingFailed, keepingWorked } from './keeping.js';
  * the server on, so that a reload without a network finds its things too.
  */
 const PREFIX = 'clay-pot:';
-/** What lay in the browser before accounts were told apart began like this. */
+/** What the browser kept before there were accounts began like this. */
 const BEFORE = 'clay-pot-';
 
 /** A store that is kept for one account. */

@@ -11,7 +11,7 @@ type Names = readonly OwnName[];
 
 let last: { movements: Movements; methods: Methods; names: Names; known: StudioLibrary } | undefined;
 
-/** Built once for each state of what is stored, so that whoever follows it is only told of changes. */
+/** Built once for each state of what is stored, so that subscribers hear only of changes. */
 function knownFrom(movements: Movements, methods: Methods, names: Names): StudioLibrary {
   if (last?.movements !== movements || last.methods !== methods || last.names !== names) {
     const known = libraryWith(

@@ -90,7 +90,7 @@ export function removeTrial(athleteId: string, id: string, hand: Hand, index: nu
   });
 }
 
-/** Measures one thing anew. */
+/** Measures one thing again. */
 export const retest = (athleteId: string, id: string): void =>
   change(athleteId, ({ trials }) => ({
     trials: { ...trials, ...Object.fromEntries(withIts(id).map((each) => [each, NONE])) },

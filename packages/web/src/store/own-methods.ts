@@ -8,7 +8,7 @@ interface OwnMethods {
   readonly stored: readonly StoredMethod[];
 }
 
-/** Kept in the browser as well, so that a session goes by its method without a network. */
+/** Kept in the browser as well, so that a session has its method without a network. */
 export const useOwnMethods = perAccount(
   create<OwnMethods>()(persist((): OwnMethods => ({ stored: [] }), { name: 'methods', storage: createJSONStorage(() => accountStorage) })),
 );

@@ -7,7 +7,7 @@ import { accountStorage, perAccount } from './device-storage.js';
 interface OwnMovements {
   /** The studio's own movements, removed ones too: sequences and records may name them. */
   readonly stored: readonly StoredMovement[];
-  /** Whether the server has told of them on this device. */
+  /** Whether the server has sent them to this device. */
   readonly told: boolean;
 }
 
@@ -17,7 +17,7 @@ export const useOwnMovements = perAccount(
     persist((): OwnMovements => ({ stored: [], told: false }), {
       name: 'movements',
       storage: createJSONStorage(() => accountStorage),
-      // Version 1 has the actions' present names. What was kept of before is fetched anew.
+      // Version 1 has the actions' present names. What was kept before is fetched again.
       version: 1,
       migrate: () => ({ stored: [], told: false }),
     }),

@@ -163,7 +163,7 @@ export const currentBlock = (run: Run): string | undefined => ledTimeline(run.se
 /** How long the question about a finished block stands, milliseconds of the session's clock; unanswered it comes again at the end. */
 const ASKED_MS = 30_000;
 
-/** The block that is asked about now: the last one that ended a moment ago and was not told of. */
+/** The block to rate now: the last one that just ended without a rating. */
 export function ratingDueNow(run: Run, { head }: { head: Playhead }): string | undefined {
   const timeline = ledTimeline(run.sequence);
   const nowMs = momentMs(timeline, head);
@@ -192,7 +192,7 @@ export function tickForm(blockId: string, hand: Hand, fault: string, seen: boole
   });
 }
 
-/** What a gauge told of a block goes along with how it felt. */
+/** What a gauge measured in a block goes along with how it felt. */
 function bandTold(sessionId: string, blockId: string): { bandPercent?: number } {
   const bandPercent = bandPercentOf(sessionId, blockId);
   return bandPercent === null ? {} : { bandPercent };

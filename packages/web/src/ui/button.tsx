@@ -16,7 +16,7 @@ export const buttonLook = (kind: ButtonKind, className: string) => `${SHAPE} ${K
 
 type Props = ButtonHTMLAttributes<HTMLButtonElement> & { kind?: ButtonKind };
 
-/** A button; never sends a form unless told to. */
+/** A button; never submits a form unless it is set to. */
 export function Button({ kind = 'plain', className = '', type = 'button', ...rest }: Props) {
   return <button type={type} className={buttonLook(kind, className)} {...rest} />;
 }

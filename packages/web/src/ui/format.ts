@@ -31,7 +31,7 @@ export function agoText(instant: string, now = new Date()): string {
 export const weekdayText = (weekdays: readonly number[]) =>
   weekdays.length === 7 ? 'every day' : weekdays.map((weekday) => WEEKDAY_NAMES[weekday - 1]).join(' ');
 
-/** A score of 0–10 or the mean of some; a dash where nobody told. @example scoreText(6.04) → '6' */
+/** A score of 0–10 or the mean of some; a dash without one. @example scoreText(6.04) → '6' */
 export const scoreText = (score: number | null): string => (score === null ? '–' : String(Number(score.toFixed(1))));
 
 /** What a form holds of a number: one already, or as it was typed; NaN where it is neither. */

@@ -11,7 +11,7 @@ interface Options<T, R> {
 }
 
 /**
- * Checks a form by the class that the server checks the request by, so that each field is told the same words.
+ * Checks a form by the class that the server checks the request by, so that each field gets the same words.
  * Not the resolver of the package: it copies documents through class-transformer, and loses where in a document a fault is.
  */
 export function requestResolver<T extends FieldValues, R extends object = T>(

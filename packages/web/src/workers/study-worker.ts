@@ -3,7 +3,7 @@ import { expose } from 'comlink';
 
 /** Courses of athletes who do not exist are gone through beside the page. */
 const studyWorker = {
-  /** @param done told how many courses are through */
+  /** @param done receives how many courses are finished */
   run: (question: StudyQuestion, done: (courses: number) => void): StudyRow[] => {
     const course = study(question);
     for (let next = course.next(); ; next = course.next()) {

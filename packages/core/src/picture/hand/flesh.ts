@@ -97,7 +97,7 @@ export function fromBar({ from, fromM, to, toM }: Bar, at: Vec3): number {
 const STATIONS = [0, 0.25, 0.5, 0.75, 1];
 /** Forearms are long: more balls. */
 const LONG_STATIONS = Array.from({ length: 15 }, (_, i) => i / 14);
-/** Metres from a bar to what a distance is told of; negative where it goes in. */
+/** Metres from a bar to the surface that a distance belongs to; negative inside it. */
 export function barTo(bar: Bar, distanceTo: (at: Vec3) => number): number {
   let least = Infinity;
   for (const share of bar.part === 'forearm' ? LONG_STATIONS : STATIONS) {

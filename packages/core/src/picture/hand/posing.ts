@@ -83,7 +83,7 @@ export function draggedTo(
   return set(least(first, bounds, far, 6).map(Math.round));
 }
 
-/** How far outside a picture, and how small in it, a hand may come before the picture is taken anew. */
+/** How far outside a picture, and how small in it, a hand may come before the picture is framed again. */
 const FITS = { most: 1, least: 0.62 };
 /** Space around a hand that is posed, of its size: its fingers go somewhere. */
 const ROOM = 1.12;

@@ -14,7 +14,7 @@ const totalOf = (dose: Dose): number => setGroupsOf(dose).reduce((sum, { sets, w
 const longestOf = (dose: Dose): number => Math.max(...worksOf(dose).map(amountOf));
 const strokeOf = ({ tempo }: Dose): number => (tempo ? tempo.outS + tempo.backS : 0);
 
-/** A part of a dose: how it is told, and whether one asks more in it than another. */
+/** A part of a dose: its words, and whether one asks more in it than another. */
 type Part = readonly [words: string, asksMore: (dose: Dose, than: Dose) => boolean];
 const PARTS: readonly Part[] = [
   ['a different kind of work', (dose, than) => UNIT_OF[dose.work.kind] !== UNIT_OF[than.work.kind]],

@@ -9,7 +9,7 @@ import type { Block, Sequence } from '../../model/sequence.js';
 import { capitalSentence, joinSentences, say, type Sentence } from '../../vocabulary/sentence.js';
 import { counted, lowered } from '../../vocabulary/text.js';
 
-/** How many changes are told one by one. */
+/** How many changes are listed one by one. */
 const TOLD = 2;
 
 /**

@@ -75,7 +75,7 @@ const tooMuch = (view: SessionView, blockId: string): string[] =>
 
 /**
  * Blocks that ask of the hand what one block asks: the same movement, the same contact under load, or without any a like movement for the same muscles. What
- * hurt in one of them is minded in all.
+ * pain in one of them counts in all.
  * @returns their ids in order, that of the block itself among them
  */
 export function kindOf(view: SessionView, blockId: string): string[] {

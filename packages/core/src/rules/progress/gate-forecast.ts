@@ -68,7 +68,7 @@ export function heightOf(movement: Movement, done: WorkDone, method: Pick<Method
 }
 
 /**
- * Between what days the gate of a level is likely passed: the steps between somebody’s own sessions are drawn anew, with repeats, until it is reached
+ * Between what days the gate of a level is likely passed: the steps between somebody’s own sessions are resampled, with repeats, until it is reached
  * (Efron 1979, Ann Stat 7:1–26). @param history of one movement and hand, oldest first
  */
 export function gateForecast(

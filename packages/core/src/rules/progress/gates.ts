@@ -71,11 +71,11 @@ export const gateWords = ({ effortPercent, sessions, ...done }: Gate): string =>
 export interface CleanCondition {
   readonly id: string;
   readonly holds: (done: WorkDone, method: Pick<Method, 'discomfort'>) => boolean;
-  /** Why nothing follows where it does not hold. Faults of form are told by their own words (`formWords`). */
+  /** Why nothing follows where it doesn’t hold. Form faults have words of their own (`formWords`). */
   readonly words: (done: WorkDone, method: Pick<Method, 'discomfort'>) => string;
 }
 
-/** All conditions, in the order in which they are told: the first that does not hold gives the reason. */
+/** All conditions, in the order in which they are reported: the first that doesn’t hold gives the reason. */
 export const CLEAN_CONDITIONS: readonly CleanCondition[] = [
   { id: 'all of it', holds: ({ isWhole }) => isWhole, words: () => 'Not all of it was done.' },
   { id: 'rated', holds: ({ discomfort }) => discomfort !== null, words: () => 'No rating was recorded.' },

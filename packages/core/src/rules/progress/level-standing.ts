@@ -57,7 +57,7 @@ export interface StandingQuestion {
 
 /**
  * Where a hand stands on a ladder, and what comes next. After two weeks without it a level back; after trouble the last level without; else repetitions, then sets,
- * then effort, then the level, each after clean sessions; a morning that was worse holds, and so does a fault of form, which asks for less where it stands twice in a row.
+ * then effort, then the level, each after clean sessions; a worse next-day check holds, and so does a form fault, which asks for less when it comes twice in a row.
  * @param history of one movement and one hand, oldest first; at least one session
  */
 export function standingOf(history: readonly WorkDone[], question: StandingQuestion): LevelStanding {

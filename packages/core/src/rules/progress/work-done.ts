@@ -16,7 +16,7 @@ export interface LedSession extends CarriedOut {
   readonly reports: readonly Pick<BlockReport, 'blockId' | 'discomfort' | 'exertion' | 'at'>[];
   readonly complaints: readonly Pick<Complaint, 'blockId' | 'hand' | 'discomfort'>[];
   readonly form: readonly Pick<FormTick, 'blockId' | 'hand' | 'fault' | 'seen' | 'at'>[];
-  /** What the morning after asked for of each hand; null where nobody told. */
+  /** What the next-day check asks for of each hand; null without one. */
   readonly mornings: Readonly<Record<Hand, MorningAdvice | null>>;
 }
 
@@ -38,7 +38,7 @@ export interface WorkDone {
   readonly effortPercent: number | null;
   /** Whether all of it was done that was planned. */
   readonly isWhole: boolean;
-  /** The most that was told of it for this hand; null where nobody told. */
+  /** The highest discomfort reported for this hand; null without a report. */
   readonly discomfort: number | null;
   readonly exertion: number | null;
   readonly morning: MorningAdvice | null;

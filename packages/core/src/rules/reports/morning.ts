@@ -17,7 +17,7 @@ const ASKED_WITHIN_DAYS = 2;
 /** Scores of both hands in a morning. */
 export type MorningScores = Readonly<Record<Hand, number>>;
 
-/** What the morning after a session asks for of a hand. @param before the last morning that was told of, null without one */
+/** What the next-day check of a session asks for of a hand. @param before the last next-day check before it, null without one */
 export function adviseOnMorning(
   morning: Pick<Morning, Hand | 'numb'>,
   before: MorningScores | null,

@@ -8,7 +8,7 @@ import { cautionAdvice, handsOf } from './cautions.js';
 import { mustWait } from './clearance.js';
 
 /**
- * What of somebody’s cautions speaks against loading a hand in this way, in words: referrals that stand, then limits that it breaks. Empty where nothing does.
+ * Which restrictions forbid loading a hand this way, in words: active referrals, then limits that it breaks. Empty where nothing does.
  * @param cautions as they stand on the day (`cautionsOn`)
  */
 export function againstLoad(way: WayOfLoading, demand: HandDemand, cautions: readonly RecordedCaution[], hand: Hand): Sentence[] {

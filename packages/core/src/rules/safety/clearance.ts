@@ -5,7 +5,7 @@ import { type CautionId, CAUTIONS } from '../../vocabulary/cautions.js';
 import { type Hand, HANDS, handsWorking, type SidePlan } from '../../vocabulary/hands.js';
 import { cautionAdvice, concerns, forbidsLoading, restsHand } from './cautions.js';
 
-/** What a caution asks to be minded, before anything is led. */
+/** The precautions of a restriction, before anything is led. */
 export interface Advice {
   readonly caution: CautionId;
   readonly text: Sentence;
@@ -14,7 +14,7 @@ export interface Advice {
 }
 
 /**
- * What is to be minded with somebody: what forbids loading first. A referral that was cleared without limits asks for nothing any more.
+ * An athlete’s precautions: what forbids loading first. A referral that was cleared without limits asks for nothing any more.
  * @param cautions as they stand on the day (`cautionsOn`)
  */
 export function advicesOf(cautions: readonly RecordedCaution[]): Advice[] {
@@ -36,7 +36,7 @@ export function openSides(movement: Movement, level: Level, cautions: readonly R
   });
 }
 
-/** What speaks against, or asks for care with, one level of a movement for somebody. */
+/** What forbids, or asks for care with, one level of a movement for somebody. */
 export interface LevelConcerns {
   /** Advice of uncleared referrals: this level loads the hand and must wait. */
   readonly stops: readonly Sentence[];

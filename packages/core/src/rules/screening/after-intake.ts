@@ -49,7 +49,7 @@ function withMore(recorded: readonly RecordedCaution[], more: readonly RecordedC
   });
 }
 
-/** Which of two entries of one thing and hand stands: the recorded one, or what was told. */
+/** Which of two entries for one thing and hand is kept: the recorded one, or the new answer. */
 function standing(before: RecordedCaution | undefined, now: RecordedCaution | undefined): RecordedCaution | null {
   if (!before || !now) return before ?? now ?? null;
   if (before.stopped) return before;
@@ -57,7 +57,7 @@ function standing(before: RecordedCaution | undefined, now: RecordedCaution | un
   return ofReferrals(before, now);
 }
 
-/** A clearance lifts what was before its day, wherever it is told, and nothing that came on it or after. */
+/** A clearance lifts what was before its day, wherever it was reported, and nothing that came on it or after. */
 function ofReferrals(before: RecordedCaution, now: RecordedCaution): RecordedCaution {
   const [clearedBefore, clearedNow] = [clearedDay(before), clearedDay(now)];
   if (clearedBefore === null && clearedNow === null) return before;

@@ -33,7 +33,7 @@ export interface LetterFrom {
   readonly today: string;
 }
 
-/** A referral in plain words: why, what was told, what has been stopped, what was measured, and what is asked. It names no diagnosis. */
+/** A referral in plain words: why, what was reported, what has been stopped, what was measured, and what is asked. It names no diagnosis. */
 export function referralLetter({ athlete, cautions, intake, readings, coach, studio, today }: LetterFrom): ReferralLetter {
   const { name, birthDate, dominantHand, practice } = athlete;
   const age = birthDate ? `, ${ageOn(birthDate, today)} years old` : '';

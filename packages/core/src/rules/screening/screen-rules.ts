@@ -78,7 +78,7 @@ const injured = (entry: PastCondition, today: string): Led =>
   isCleared(entry, today) ? adapt('recent-injury') : isWithin(entry, LONG_AGO_DAYS, today) ? refer('recent-injury') : adapt('past-injury');
 const always = (led: Led) => () => led;
 
-/** Conditions: each that is told leads to this on a day; null where it is over. A cleared one that had limits, or has, asks for care. */
+/** Conditions: each that is reported leads to this on a day; null where it is over. A cleared one that had limits, or has, asks for care. */
 export const CONDITION_RULES: Readonly<Record<Condition, (entry: PastCondition, today: string) => Led | null>> = {
   fracture: injured,
   surgery: injured,

@@ -88,7 +88,7 @@ export function screen(health: Health, on: ScreenedOn): Screening {
   ];
   const reasons = found.map(({ entry: _entry, ...reason }) => reason);
   const verdictOf = (hand: Hand) => worstOf(reasons.filter((reason) => handsOf(reason).includes(hand)).map(({ verdict }) => verdict));
-  // What follows from age follows from the day of birth, every day anew: written down it would outlast the birthday.
+  // What follows from age is computed from the date of birth every day: stored, it would outlast the birthday.
   const byAge = found.filter(({ from }) => from === 'age').map(({ entry }) => entry);
   const cautions = merged(found.filter(({ from }) => from !== 'age').map(({ entry }) => entry));
   return {
@@ -145,7 +145,7 @@ function conditionFound(entry: PastCondition, on: ScreenedOn): Found[] {
       ...(clearedUntil !== undefined && { clearedUntil }),
       ...(within && { within }),
     };
-  // What holds for some days only counts from the day it was told, where nobody knows better.
+  // What lasts only some days counts from the day it was reported, where nobody knows better.
   const { holdsDays }: Caution = CAUTIONS[led.caution];
   const from = since ?? (holdsDays === undefined ? undefined : on.onDay);
   const more = { ...(from !== undefined && { since: from }), ...(note && { note }), ...clearance };
@@ -184,7 +184,7 @@ function discomfortFound({ hand, during, after, nextMorning, atNight }: Discomfo
   return found;
 }
 
-/** One entry a hand for what was told twice. */
+/** One entry a hand for what was reported twice. */
 const merged = (entries: readonly RecordedCaution[]): RecordedCaution[] =>
   [...byThing(entries).values()].flatMap((group) =>
     handByHand(

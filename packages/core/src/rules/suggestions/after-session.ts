@@ -22,7 +22,7 @@ export interface SessionOutcome {
   readonly completion: number;
   readonly maxDiscomfort: number | null;
   readonly discomfortPolicy: DiscomfortPolicy;
-  /** The morning after, and the last one that was told of before it. */
+  /** The next-day check, and the last one before it. */
   readonly morning?: Pick<Morning, 'left' | 'right' | 'numb'> | null;
   readonly morningBefore?: MorningScores | null;
 }
@@ -39,7 +39,7 @@ const NEXT_TIME: Record<Decision, string> = {
 };
 
 /**
- * What the outcome of a session asks for next, by the discomfort that was told and by how much was done.
+ * What the outcome of a session asks for next, from the reported discomfort and how much was done.
  * @example suggestionAfter({ ending: 'completed', completion: 1, maxDiscomfort: 1, discomfortPolicy: 'mild' }).proposed → 'go-on'
  */
 export function suggestionAfter(outcome: SessionOutcome): AfterSession {

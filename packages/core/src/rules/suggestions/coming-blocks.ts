@@ -36,7 +36,7 @@ export function comingBlocks({ coming, standings, lookup }: SuggestionQuestion):
   return groupedBy(found, ({ movement }) => movement.id);
 }
 
-/** So many sessions are told of with a suggestion. */
+/** The most sessions listed as evidence of a suggestion. */
 const SHOWN = 3;
 
 /** The sessions that standings rest on, the newest first; each once, as the hand in which it went worst. */

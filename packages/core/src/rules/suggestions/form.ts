@@ -9,7 +9,7 @@ import { comingBlocks, handsIn, newestOf, sessionsOf } from './coming-blocks.js'
 import { gentlerOptions, IN_FORM } from './less.js';
 import type { SuggestionScene } from './question.js';
 
-/** What was done out of form, once: it stays as it is, and the hand is set up anew before anything grows. */
+/** Form faults seen once: the dose stays as it is, and the hand set-up is checked before anything grows. */
 export function formSuggestions(scene: SuggestionScene): Suggestion[] {
   return [...comingBlocks(scene).values()].flatMap((blocks): Suggestion[] => {
     // Circles and stretches are cued, not counted upward.

@@ -7,7 +7,7 @@ import { type Suggestion, SUGGESTIONS, worstFirst } from './suggestion.js';
 /** A suggestion of somebody. */
 export type SuggestionOf = Suggestion & { readonly athleteId: string; readonly athleteName: string };
 
-/** Suggestions of one athlete with one cause: told, and answered, together. */
+/** Suggestions for one athlete with one cause: shown, and answered, together. */
 export interface SuggestionGroup<C extends SuggestionOf = SuggestionOf> {
   /** The same for as long as its suggestions are about the same. */
   readonly id: string;

@@ -21,7 +21,7 @@ export interface ComingPlan {
   readonly loads: boolean;
 }
 
-/** A session that is over, as suggestions read it, with its hands’ mornings as they were told. */
+/** A finished session, as suggestions read it, with its next-day checks. */
 export interface SuggestionSession extends SessionOutcome {
   readonly id: string;
   /** ISO day, the studio’s. */

@@ -78,7 +78,7 @@ export interface Suggestion {
   /** What it is about: the same while it is about the same. */
   readonly key: string;
   readonly kind: SuggestionKind;
-  /** Suggestions with one cause are told together. */
+  /** Suggestions with one cause are shown together. */
   readonly cause: string;
   readonly hands: readonly Hand[];
   readonly movementId: string | null;

@@ -84,7 +84,7 @@ function tellSession(telling: Telling, day: string, weeksAgo: number, isLast: bo
   });
 }
 
-/** Mornings of the last days are not told of yet. */
+/** The last days have no next-day checks yet. */
 const UNTOLD_DAYS = 3;
 const DAYS_A_WEEK = 7;
 const NEXT_MORNING_MS = 14 * 3_600_000;

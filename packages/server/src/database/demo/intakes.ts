@@ -11,7 +11,7 @@ const asked = (goals: Intake['goals'], handHours: number, trainingYears: number,
   daysPerWeek,
 });
 
-/** What was answered when the weeks that are told began. Whoever is missing was never asked, which the screens say. */
+/** The check-in at the start of the invented weeks. Whoever is missing had none, which the screens say. */
 const TOLD: Record<string, Told> = {
   'Ines Okafor-Lund': { ...asked(['floor-weight'], 3, 12, 25, 3), symptoms: [{ place: 'heel', hand: 'left', kind: 'ache', score: 2 }] },
   'Tobi Marchetti': asked(['floor-weight'], 3, 9, 25, 3),

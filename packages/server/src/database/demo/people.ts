@@ -12,7 +12,7 @@ export interface Course {
   readonly weakSide?: Hand;
   /** Weeks ago in which loading hurt; the sessions around it were cut short. */
   readonly flareWeeksAgo?: number;
-  /** Discomfort told after the very last session, when it asks for a decision. */
+  /** Discomfort reported after the very last session, when it calls for a decision. */
   readonly lastDiscomfort?: number;
   /** A fault of form that was seen until so many weeks ago, and in the very last session again where it says so. */
   readonly faults?: {

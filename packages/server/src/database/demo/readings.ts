@@ -28,7 +28,7 @@ const BUILDS: Record<string, Build> = {
   'Wilf Tarrant': { strength: 1.1, extensionDeg: -12 },
 };
 
-/** Measured at the start, half way and in the last days of the weeks that are told. */
+/** Measured at the start, half way and in the last days of the invented weeks. */
 const WHEN = [1, 0.5, 0.07] as const;
 
 /** Grip, wrist maxima and ranges on three dates, growing a little, with the scatter of repeated measuring. */

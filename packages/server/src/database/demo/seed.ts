@@ -94,7 +94,7 @@ export async function seedWhenEmpty(source: DataSource, now: Date): Promise<void
       const hadBirthday = monthDay <= today.slice(5);
       return `${thisYear - yearsAgo - (hadBirthday ? 0 : 1)}-${monthDay}`;
     };
-    // A generator of its own, so that what is told of the sessions does not hang on what is measured.
+    // A generator of its own, so that the sessions don’t depend on the tests.
     const measuring = new SeededRandom(SEED + 1);
     const asking = new SeededRandom(SEED + 4);
     const scattering = new SeededRandom(SEED + 5);

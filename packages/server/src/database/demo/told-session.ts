@@ -14,7 +14,7 @@ import type { Course } from './people.js';
 import type { Rater } from './rater.js';
 import { SeededRandom } from './random.js';
 
-/** Whose history is told, and by which course. */
+/** Whose history is invented, and by which course. */
 export interface Telling {
   readonly studioId: string;
   readonly athleteId: string;

@@ -13,7 +13,7 @@ interface Props {
   level?: Level | undefined;
 }
 
-/** What speaks against loading for the athlete in view, before any number is read: stops in red, care in amber. */
+/** What forbids loading for the athlete in view, before any number is read: stops in red, care in amber. */
 export function PrecautionsPanel({ athleteId, movement, level }: Props) {
   const athlete = useAthlete(athleteId).data;
   const cautions = useStandingCautions(athlete);

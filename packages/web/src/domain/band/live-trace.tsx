@@ -3,7 +3,7 @@ import { useEffect, useRef } from 'react';
 import { shownValue, storedValue } from '../measuring/units.js';
 
 interface Props {
-  /** Newtons, or degrees; read anew with each frame. */
+  /** Newtons, or degrees; read with each frame. */
   line: { readonly current: readonly ForceSample[] };
   isAngle?: boolean;
   /** A band to be kept, newtons. */

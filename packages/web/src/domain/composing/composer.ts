@@ -24,7 +24,7 @@ export const warmComposer = (work: ComposeWork): void => void theComposer().warm
 /** Finds what a composition will choose from, while somebody still says what is wanted. */
 export const prepareComposer = (work: ComposeWork): void => void theComposer().prepare(work);
 
-/** Composes; each better answer is told as it is found. */
+/** Generates; each better answer is reported as it is found. */
 export const composeBeside = (work: ComposeWork, better: (answer: ComposeAnswer) => void): Promise<ComposeAnswer> =>
   theComposer().compose(work, proxy(better));
 

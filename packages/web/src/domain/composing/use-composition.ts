@@ -12,7 +12,7 @@ export interface Composition {
   readonly state: CompositionState;
   /** The best so far; null before there is any. */
   readonly answer: ComposeAnswer | null;
-  /** Blocks of it that stay whatever else is composed anew. */
+  /** Blocks of it that stay when the rest is regenerated. */
   readonly locked: readonly Block[];
   readonly toggleLock: (blockId: string) => void;
   readonly compose: () => void;
@@ -23,7 +23,7 @@ export interface Composition {
   readonly change: (sequence: Sequence) => void;
 }
 
-/** Composes for somebody by wishes, beside the page. @param around a sequence that is fitted anew */
+/** Generates for somebody by wishes, in a worker. @param around a sequence to refit */
 export function useComposition(athlete: Athlete | undefined, wishes: Wishes, around: Around = {}): Composition {
   const workOf = useComposeWork(athlete);
   const [state, setState] = useState<CompositionState>('idle');

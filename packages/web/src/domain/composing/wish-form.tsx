@@ -10,7 +10,7 @@ import type { Wishes } from './wishes.js';
 const { min, max } = SEQUENCE_LIMITS.budgetMin;
 const OFTEN_MIN = [5, 10, 15, 20, 30, 45];
 
-/** Goal, minutes, method and room: what is asked of a composition. */
+/** Goal, minutes, method and room: the settings of the generator. */
 export function WishForm({ wishes, change }: { wishes: Wishes; change: (wishes: Wishes) => void }) {
   const { methods } = useStudioLibrary();
   const goal = TRAINING_GOALS.find(({ id }) => id === wishes.goalId);

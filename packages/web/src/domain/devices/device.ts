@@ -1,6 +1,6 @@
 import type { DeviceSample } from '@clay-pot/core';
 
-/** What is told of a device while it is connected. */
+/** What a device reports while it is connected. */
 export interface DeviceEvents {
   readonly samples: (samples: readonly DeviceSample[]) => void;
   /** It is over: in words why, or null where it ended as it should. */

@@ -11,7 +11,7 @@ import {
 } from '@clay-pot/core';
 import { useUnits } from '../../store/units.js';
 
-/** How a metric unit is shown now: a change of units draws the page anew, so that no text has to ask. */
+/** How a metric unit is shown now: a change of units renders the page again, so that no text has to subscribe. */
 const now = (unit: string) => shownAs(unit, useUnits.getState());
 
 /** Forces are shown as gauges show them, as a mass, and kept in newtons. */

@@ -51,7 +51,7 @@ interface Props {
   children?: ReactNode;
 }
 
-/** One typed number, and what is asked of it before it is kept. */
+/** One typed number, and its checks before it is kept. */
 export function ValueEntry({ look: { unit, trouble, doubted, keep }, label, typedUnit, take, isTrial, children }: Props) {
   const [typed, setTyped] = useState('');
   return (

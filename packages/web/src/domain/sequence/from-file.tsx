@@ -9,7 +9,7 @@ interface FileInputProps {
   choose: (file: File) => void;
 }
 
-/** Lets a file of ours be chosen; what opens it is a button or an entry of a menu. */
+/** Chooses one of our files; a button or an entry of a menu opens it. */
 export function FileInput({ inputRef, name, choose }: FileInputProps) {
   return (
     <input

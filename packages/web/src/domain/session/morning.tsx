@@ -8,7 +8,7 @@ import { ScoreScale } from '../../ui/score-scale.js';
 
 const pathOf = (sessionId: string) => `/sessions/${sessionId}/morning`;
 
-/** What was told of mornings on this device and is still on its way, by the session’s id. */
+/** Next-day checks recorded on this device and not sent yet, by the session’s id. */
 export function useOwnMornings(): ReadonlyMap<string, MorningInput> {
   const messages = useOutbox((state) => state.messages);
   return new Map(
@@ -27,7 +27,7 @@ export function saveNextDayCheck(sessionId: string, morning: Omit<MorningInput, 
 
 interface Props {
   sessionId: string;
-  /** The last morning that was told of before. */
+  /** The last next-day check before. */
   before: MorningScores | null;
   onTold?: (morning: Omit<MorningInput, 'at'>) => void;
 }

@@ -133,7 +133,7 @@ function Typing({ typed, dose, wrong, change }: TypingProps) {
   );
 }
 
-/** What speaks against a suggestion, in the coach’s words. */
+/** Why the coach dismisses or keeps something, in their words. */
 export function Reason({ value, change }: { value: string; change: (text: string) => void }) {
   return (
     <label className="block text-small">

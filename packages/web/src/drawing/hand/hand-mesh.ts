@@ -22,7 +22,7 @@ export function handGeometry(
   }
   const geometry = new BufferGeometry();
   geometry.setAttribute('position', new BufferAttribute(sized, 3));
-  // What is painted on the skin is told in millimetres of the measured hand.
+  // Paint on the skin is placed in millimetres of the measured hand.
   geometry.setAttribute('measured', new BufferAttribute(positions, 3));
   geometry.setAttribute('skinIndex', new BufferAttribute(bones, SKINS));
   geometry.setAttribute('skinWeight', new BufferAttribute(weights, SKINS, true));

@@ -69,7 +69,7 @@ export function HandStill({
 
 /** Pixels of a drawing for each of the page’s: twice as fine as most screens, so that lines are smooth on all. */
 const FINE = 2;
-/** How long a box keeps its size before it is drawn anew: not with every step of a window that is resized. */
+/** How long a box keeps its size before it is drawn again: not with every step of a window that is resized. */
 const REST_MS = 150;
 /** The size of a box once it comes near the screen, in CSS pixels; null before. */
 function useSizeWhenNear(box: RefObject<HTMLDivElement | null>, eager: boolean): { width: number; height: number } | null {
@@ -83,7 +83,7 @@ function useSizeWhenNear(box: RefObject<HTMLDivElement | null>, eager: boolean):
       setSize((before) => (before?.width === width && before.height === height ? before : { width, height }));
     };
     measure();
-    // It is drawn anew when it has come to rest in another size.
+    // Drawn again once it has come to rest in another size.
     let resting: ReturnType<typeof setTimeout> | undefined;
     const sized = new ResizeObserver(() => {
       clearTimeout(resting);

@@ -70,7 +70,7 @@ function arrowHead(context: CanvasRenderingContext2D, points: readonly (readonly
   context.restore();
 }
 
-/** A range that is passed is told in the colour of too much, one that is kept in that of fine. */
+/** A range that is passed has the colour of too much, one that is kept that of fine. */
 const ARC = { within: '#2c6a57', beyond: '#9b2418', reach: '#66717a' };
 
 /** Draws how far a wrist is bent, from straight, and how far it can go. */

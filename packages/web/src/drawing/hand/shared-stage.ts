@@ -31,7 +31,7 @@ export function sharedStage(): Promise<Stage> {
   return opening;
 }
 
-/** Calls back whenever pictures have to be drawn anew, until it is called off. */
+/** Calls back whenever pictures have to be redrawn, until it is called off. */
 export function onStageRestored(tell: () => void): () => void {
   watchers.add(tell);
   return () => watchers.delete(tell);

@@ -241,7 +241,7 @@ function handMaker(
     const parts = partsIn(skeleton, hand);
     SKIN_BONES.forEach((part, i) => {
       const matrix = matrixOf(parts[part]);
-      // In the mirror: what is told of the left hand, seen from the right one’s side.
+      // In the mirror: what belongs to the left hand, seen from the right one’s side.
       if (hand.side === 'left') matrix.premultiply(MIRROR).multiply(MIRROR);
       model.bones[i]?.matrix.copy(matrix);
     });

@@ -92,7 +92,7 @@ export function thingMaker(gradientMap: DataTexture, outline: MeshBasicMaterial)
 }
 
 const micrometres = (...all: readonly number[]) => all.map((v) => Math.round(v * 1e5)).join();
-/** What has the same key has the same shape; bands are made anew. */
+/** Things with the same key have the same shape; bands are built each time. */
 function keyOf(thing: Thing): string | null {
   switch (thing.shape) {
     case 'ball':

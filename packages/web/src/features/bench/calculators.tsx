@@ -75,7 +75,7 @@ interface NumberProps {
   places?: number;
 }
 
-/** A number that may follow from another: typing it sets it, and what is outside is told beside it. */
+/** A number that may follow from another: typing it sets it, and a fault is shown beside it. */
 function NumberIn({ label, value: metric, set: setMetric, limit, places = 1 }: NumberProps) {
   const id = useId();
   const { min, max, unit } = shownLimit(limit);

@@ -75,7 +75,7 @@ const Row = ({ label, value }: { label: ReactNode; value: string }) => (
   </div>
 );
 
-/** The angle asked for beside the range there is; past it is told in words. */
+/** The angle asked for beside the available range; past it words say so. */
 function AngleRow({ label, deg, rangeDeg, source }: { label: string; deg: number; rangeDeg: number; source: string }) {
   const verdict = rangeVerdict(deg, rangeDeg);
   const by = Math.abs(deg - rangeDeg).toFixed(0);

@@ -128,7 +128,7 @@ function Asking({ athlete, draft, newest }: { athlete: Athlete; draft: IntakeDra
   );
 }
 
-/** Where nothing is told the button says what going on means. */
+/** With nothing entered the button says what going on means. */
 function nextWords(name: string, { signs, symptoms, history }: Intake): string {
   const isEmpty = (list: readonly unknown[] | undefined) => !list || list.length === 0;
   if (name === 'Warning signs' && isEmpty(signs)) return 'None of these';

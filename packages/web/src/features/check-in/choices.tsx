@@ -12,11 +12,11 @@ interface RowProps {
   words: string;
   on: boolean;
   toggle: () => void;
-  /** What is asked of an answer that is given. */
+  /** The checks of an answer. */
   children?: ReactNode;
 }
 
-/** A line that is ticked where it is so, large enough for a thumb; what more is asked of it stands under it. */
+/** A row to tick, large enough for a thumb; its details are asked below it. */
 export function TickRow({ words, on, toggle, children }: RowProps) {
   return (
     <li className={`border-b border-line ${on ? 'border-l-4 border-l-ink bg-white' : ''}`}>

@@ -97,7 +97,7 @@ const isSamePlace = (one: Symptom, other: Symptom) => one.place === other.place 
 function HowItFeels({ symptom, set }: { symptom: Symptom; set: (symptom: Symptom) => void }) {
   const where = HAND_PLACES[symptom.place];
   const box = useRef<HTMLDivElement>(null);
-  // On a phone what is asked of a place lies below the hand: it comes into sight with the tap.
+  // On a phone the questions about a place are below the hand: they come into sight with the tap.
   useEffect(() => {
     // In braces: newer browsers answer with a promise, which is no way to clean up.
     box.current?.scrollIntoView({ block: 'nearest' });

@@ -17,7 +17,7 @@ interface Props {
 
 /** Where the numbers of a turn come from beside a typed one: a device, a picture, or the contractions of a whole test. */
 export function TrialSource({ athlete, protocol, hand, leverCm, source, take }: Props) {
-  // One for the turn: a choice that is drawn anew must not begin another.
+  // One for the turn: a re-rendered choice must not start another.
   const device = useMemo(
     () => deviceFor(source, { protocol, hand, athleteId: athlete.id, leverCm }),
     [source, protocol, hand, athlete.id, leverCm],

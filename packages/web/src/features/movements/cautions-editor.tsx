@@ -11,7 +11,7 @@ interface Props {
   set: (cautions: MovementCaution[]) => void;
 }
 
-/** Reasons to be careful with a movement: told to everyone, flagged for whom they concern, and whether those leave it out. */
+/** Reasons to be careful with a movement: shown to everyone, flagged for whom they concern, and whether those leave it out. */
 export function CautionsEditor({ cautions, set }: Props) {
   const replace = (index: number, change: Partial<MovementCaution>) =>
     set(cautions.map((caution, at) => (at === index ? { ...caution, ...change } : caution)));

@@ -5,7 +5,7 @@ import { MovementName } from '../../domain/movement/movement-name.js';
 import { LevelPicture, middleLevel } from '../../domain/movement/level-picture.js';
 import { Empty } from '../../ui/page.js';
 
-/** Every movement as its picture, women and men by turns: for finding what one remembers by sight. */
+/** Every movement as its picture, women and men alternating: for finding what one remembers by sight. */
 export function PictureWall({ movements }: { movements: readonly Movement[] }) {
   if (!movements.length) return <Empty>No movement matches. Remove a filter.</Empty>;
   return (

@@ -29,7 +29,7 @@ const numberOrAbsent = (value: unknown) => {
   return text === undefined ? undefined : formNumber(text);
 };
 
-/** What is minded of somebody: of which hand, since when, and who cleared it within which limits. */
+/** The restrictions of somebody: of which hand, since when, and who cleared it within which limits. */
 export function CautionFields({ control, register, errors }: Props) {
   const { fields, append, remove } = useFieldArray({ control, name: 'cautions' });
   const now = useWatch({ control, name: 'cautions' });

@@ -31,7 +31,7 @@ import { isoToday } from '../../ui/today.js';
 /** The hand in space weighs more than the page: it comes where something is to be marked on it. */
 const HandPlaces = lazy(() => import('../../drawing/hand/hand-places.js').then((module) => ({ default: module.HandPlaces })));
 
-/** What stands for each hand today, what is minded and by whom it was cleared, and where it is felt, on the hands. */
+/** The status of each hand today, its restrictions and who cleared them, and where it hurts, on the hands. */
 export function Clearance({ person, edit }: { person: Athlete; edit: () => void }) {
   const cautions = useStandingCautions(person);
   const waits = cautions.some(forbidsLoading);

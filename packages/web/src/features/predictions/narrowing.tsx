@@ -10,7 +10,7 @@ interface Learned {
   readonly now: Capacity;
 }
 
-/** The maxima of which sets have told, as they would be believed without any set, and as they are now. */
+/** The maxima that sets have shown, as they would be believed without any set, and as they are now. */
 function learnedOf(person: Person): Learned[] {
   const untold: Person = { ...person, evidence: person.evidence.filter(({ kind }) => kind === 'maximum') };
   return (Object.keys(ACTIONS) as Action[]).flatMap((action) =>
@@ -21,7 +21,7 @@ function learnedOf(person: Person): Learned[] {
   );
 }
 
-/** What the sets of somebody have told: between what each maximum lies for four in five like this, before the first one and now. */
+/** What the sets of somebody have shown: the range of each maximum for four in five like this, before the first one and now. */
 export function Narrowing({ person }: { person: Person }) {
   const learned = learnedOf(person);
   return (

@@ -7,7 +7,7 @@ import { INPUT } from '../../ui/field.js';
 import { dayText } from '../../ui/format.js';
 import { Part } from '../../ui/page.js';
 
-/** The programme for calendars outside: as a file, or followed at a private address that is told once and can be ended. */
+/** The programme for other calendars: as a file, or followed at a private address that is shown once and can be ended. */
 export function CalendarAddress({ programmeId, athleteId }: { programmeId: string; athleteId: string }) {
   const path = `/athletes/${athleteId}/calendar`;
   const key = ['calendars', athleteId];

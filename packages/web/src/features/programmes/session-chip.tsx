@@ -29,7 +29,7 @@ const STATE_LOOKS = {
   planned: 'cursor-grab touch-none',
 } as const;
 
-/** A session on its day: its length, how tiring it is, and whether something speaks against it. */
+/** A session on its day: its length, how tiring it is, and whether a check found something. */
 export function SessionChip({ session, finding }: Props) {
   const { id, day, state, load } = session;
   const isChosen = useCalendar(({ chosen }) => chosen?.kind === 'session' && chosen.id === id);

@@ -42,7 +42,7 @@ interface Props {
   athlete: Athlete | undefined;
 }
 
-// Made once: new ones with every drawing would draw every row anew.
+// Made once: new ones with every render would render every row again.
 const BY_POINTER = { activationConstraint: { distance: 4 } };
 const BY_KEYS = { coordinateGetter: sortableKeyboardCoordinates };
 
@@ -128,7 +128,7 @@ function likelyText({ timeline, openEnds }: SessionView, blockId: string): strin
 
 const nameOf = (block: Block): string => resolveBlock(block, movementById).movement.name;
 
-/** One and the same, so that rows without concerns are not drawn anew. */
+/** One and the same, so that rows without concerns aren’t rendered again. */
 const NO_CONCERNS: readonly Concern[] = [];
 
 /** The gravest thing that the checks say of each block. Findings come with the gravest first. */
@@ -140,7 +140,7 @@ function marksOf(findings: readonly Finding[]): ReadonlyMap<string, Severity> {
   return marks;
 }
 
-/** What speaks against this block for this athlete: a stop, a caution of the movement, a thing that is not there. */
+/** What forbids this block for this athlete: a stop, a precaution of the movement, missing equipment. */
 function blockConcerns(
   block: Block,
   movement: Movement,

@@ -32,7 +32,7 @@ import { RoundHandle } from './round-handle.js';
 import { followSelection } from './follow-selection.js';
 import type { ForWhom } from '../../domain/athlete/for-whom.js';
 
-/** Something that speaks against a block for the athlete in view; a stop is told in red, care in amber. */
+/** Why a block is forbidden or needs care for the athlete in view; stops in red, care in amber. */
 export interface Concern {
   readonly stop: boolean;
   readonly text: string;

@@ -16,7 +16,7 @@ interface Props {
   children: ReactNode;
 }
 
-// What is drawn reaches the open panel past the tabs, so that an edit does not draw the tabs anew.
+// The drawing reaches the open panel past the tabs, so that an edit doesn’t render the tabs again.
 const Shown = createContext<Props>(null as never);
 
 /** The sequence as a pot, as the wrist's circle, as sums, and as what it leaves of each muscle. */

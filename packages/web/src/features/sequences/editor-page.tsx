@@ -23,7 +23,7 @@ import { WhomChoice } from '../../domain/athlete/whom-choice.js';
 import { MoreMenu } from '../../ui/more-menu.js';
 import { athleteIn } from '../../domain/athlete/of-whom.js';
 
-/** Brought when somebody fits a sequence anew: the editor itself carries no composer. */
+/** Loaded when somebody refits a sequence: the editor itself carries no generator. */
 const FitPanel = lazy(async () => ({ default: (await import('./fit-panel.js')).FitPanel }));
 
 /** What may stand in the place of the rows. */
@@ -208,7 +208,7 @@ interface ToolsProps {
   show: (view: Instead | null) => void;
 }
 
-/** Nothing here changes with an edit but whether there is a step to undo: it is not drawn anew with each. */
+/** An edit changes nothing here but whether there is a step to undo: it isn’t rendered with each. */
 const Tools = memo(function Tools({ id, athleteId, chooseAthlete, instead, show }: ToolsProps) {
   const canUndo = useStore(useEditor.temporal, ({ pastStates }) => pastStates.length > 0);
   const canRedo = useStore(useEditor.temporal, ({ futureStates }) => futureStates.length > 0);

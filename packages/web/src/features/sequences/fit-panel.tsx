@@ -18,7 +18,7 @@ interface Props {
   onClose: () => void;
 }
 
-/** The sequence fitted anew: to other minutes, another room, other things; its movements are kept where they can be, and what is pinned stays. */
+/** The sequence refitted: to other minutes, another room, other equipment; its movements are kept where possible, and pinned ones stay. */
 export function FitPanel({ document, athlete, onClose }: Props) {
   const intakes = useIntakes(athlete?.id);
   const [wishes, setWishes] = useState<Wishes>(() => ({

@@ -1,6 +1,6 @@
 import { useEditor } from '../../store/editor.js';
 
-/** Puts the focus where the selection is, once the rows have been drawn anew; on the shelf where there is no row any more. */
+/** Puts the focus where the selection is, once the rows have been rendered; on the shelf where there is no row any more. */
 export function followSelection(stays = false): void {
   requestAnimationFrame(() => {
     const row = document.getElementById(`block-${useEditor.getState().selectedId}`);

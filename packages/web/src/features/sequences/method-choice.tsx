@@ -4,7 +4,7 @@ import { changeSequence } from '../../store/editor.js';
 import { methodOf } from '@clay-pot/core/library';
 import { useStudioLibrary } from '../../store/library.js';
 
-/** The method that the sequence goes by: new blocks, wording and checks follow it. */
+/** The method of the sequence: new blocks, wording and checks follow it. */
 export const MethodChoice = memo(function MethodChoice({ methodId }: { methodId: string | undefined }) {
   const { methods, method: lookup } = useStudioLibrary();
   const method = methodOf({ methodId }, lookup);

@@ -36,7 +36,7 @@ const STEPS: Partial<Record<OwnLoadName, number>> = {
 /** Where a level says nothing, a stepper begins here. */
 const BEGINS: Partial<Record<OwnLoadName, number>> = { awayM: 0.9 };
 
-/** What a dose sets over the level's own load: in grey as the level has it, until somebody sets it. A weight that the effort finds is told beside the picture. */
+/** What a dose sets over the level’s own load: in grey as the level has it, until somebody sets it. A weight found from the effort is shown beside the picture. */
 export function OwnLoadSteppers({ dose, movement, level, onChange }: Props) {
   const isFound = dose.effortPercent !== undefined && effortMeans(level) === 'finds the load';
   const may = ownLoadsOf(level, movement).filter((name) => !isFound || !isKilograms(name));

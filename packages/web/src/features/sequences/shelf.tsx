@@ -41,7 +41,7 @@ interface Props {
   /** What the sequence never visits. */
   gaps: readonly Gap[];
   past: readonly PastSession[];
-  /** ISO 8601 instant from which it is told how long ago something was. */
+  /** ISO 8601 instant from which ages are counted. */
   now: string;
 }
 
@@ -131,7 +131,7 @@ export const Shelf = memo(function Shelf({ athlete, whom, search, weaker, method
   );
 }, isSame);
 
-/** The shelf is drawn anew for what it shows, not for each edit beside it. */
+/** The shelf is rendered for what it shows, not for each edit beside it. */
 function isSame(before: Props, after: Props): boolean {
   const words = ({ gaps }: Props) => gaps.map((gap) => gap.words).join();
   return (

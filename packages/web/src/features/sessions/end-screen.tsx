@@ -9,7 +9,7 @@ import { useTitle } from '../../ui/page.js';
 import { blockName, RatePanel } from './rate-panel.js';
 import { ScoreScale } from '../../ui/score-scale.js';
 
-/** After the clock: what is still to be told, and the note that goes with the record. */
+/** After the clock: ratings still missing, and the note that goes with the record. */
 export function EndScreen({ run, ended }: { run: Run; ended: NonNullable<Run['ended']> }) {
   const [note, setNote] = useState('');
   const [exertion, setExertion] = useState<number | null>(null);
@@ -77,7 +77,7 @@ export function EndScreen({ run, ended }: { run: Run; ended: NonNullable<Run['en
   );
 }
 
-/** Blocks that nobody has told of yet: fine with one tap, then the exceptions. */
+/** Blocks without a rating yet: fine with one tap, then the exceptions. */
 function Untold({ run }: { run: Run }) {
   const [telling, setTelling] = useState<string | null>(null);
   const { toRate } = run;

@@ -208,7 +208,7 @@ interface BeforeProps {
   sequencePath: string;
 }
 
-/** What is due, what speaks against it, and what is to be minded. */
+/** What is due, what forbids the session, and the precautions. */
 function BeforeLoading({ stops, advices, method, person, sequencePath }: BeforeProps) {
   return (
     <>

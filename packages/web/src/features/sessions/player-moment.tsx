@@ -135,7 +135,7 @@ function Fetch({ run, event }: { run: Run; event: TimelineEvent }) {
   return <p className="font-semibold text-ink">{things.length > 0 ? `Get: ${things.join(', ')}.` : 'No equipment needed.'}</p>;
 }
 
-/** What forbids loading, and what the movement asks to be minded of somebody with these cautions. */
+/** What forbids loading, and the movement’s precautions for somebody with these restrictions. */
 function CautionNotes({ movement, cautions }: { movement: Movement; cautions: Run['cautions'] }) {
   const own = movement.cautions.filter((note) => cautions.some(({ caution }) => note.concerns.includes(caution)));
   return [...cautions.filter(forbidsLoading).map(cautionAdvice), ...own.map(({ text }) => text)].map((text) => (

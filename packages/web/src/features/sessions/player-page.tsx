@@ -70,7 +70,7 @@ function LedElsewhere({ run }: { run: Run }) {
   );
 }
 
-/** Tested first where the sequence asks for it, led, tested again, told. */
+/** Tested first where the sequence asks for it, led, tested again, rated. */
 function Led({ run }: { run: Run }) {
   const moment = useMomentNow(run);
   if (moment) return <TestScreen key={moment} run={run} moment={moment} />;
@@ -153,7 +153,7 @@ function TimeLeft({ run }: { run: Run }) {
   return <b data-testid="remaining">{usePlayhead(({ head }) => clock(remainingMs(timeline, head)))}</b>;
 }
 
-/** How the block was that ended a moment ago: a line that goes by itself, and all of the question once somebody has more to tell. */
+/** How the block was that just ended: a line that goes by itself, and the whole question once somebody has more to say. */
 function Question({ run }: { run: Run }) {
   const [telling, setTelling] = useState<string | null>(null);
   const asked = usePlayhead((playhead) => ratingDueNow(run, playhead));

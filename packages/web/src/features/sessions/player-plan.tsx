@@ -10,7 +10,7 @@ import { PlayerPot } from './player-pot.js';
 
 /** What comes next: the next piece of work everywhere, the whole list where there is room. */
 export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timeline; event: TimelineEvent }) {
-  // Between stints the coming one is told in large; what follows is the one after it.
+  // Between stints the coming one is shown large; the one after it follows.
   const coming = timeline.stints.find((stint) => stint.lastEvent >= run.head.event);
   const next = coming && timeline.stints[coming.index + 1];
   const nextBlock = next && run.sequence.blocks[next.blockIndex];

@@ -50,7 +50,7 @@ export function AskBar({ run, blockId, onTell }: { run: Run; blockId: string; on
   );
 }
 
-/** What the gauge told of it, where one was held. */
+/** What the gauge measured in it, where one was held. */
 function KeptOnGauge({ run, blockId }: { run: Run; blockId: string }) {
   const kept = useBands(keptIn(run.id, blockId));
   const percent = bandPercentOf(run.id, blockId);
@@ -85,7 +85,7 @@ export function RatePanel({ run, blockId, onDone }: Props) {
     if (adviseOnDiscomfort(score, allowed) === 'ease-or-stop') setPaused(true);
   }
 
-  /** What was told so far is not lost by ending. */
+  /** Ratings so far aren’t lost by ending. */
   function endHere() {
     if (discomfort !== null) rate(blockId, { discomfort, exertion: null, note });
     onDone();
@@ -159,7 +159,7 @@ export function RatePanel({ run, blockId, onDone }: Props) {
   );
 }
 
-/** Faults of form that were seen, to be told afterwards too. */
+/** Form faults that were seen, to be recorded afterwards too. */
 function SeenForm({ run, blockId }: { run: Run; blockId: string }) {
   const block = run.sequence.blocks.find(({ id }) => id === blockId);
   return (

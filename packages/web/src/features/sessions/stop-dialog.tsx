@@ -73,7 +73,7 @@ interface OtherProps {
   onClose: () => void;
 }
 
-/** Where it hurts and how much; once told it is recorded, and what can be done about it is said. */
+/** Where it hurts and how much; once recorded, the possible answers are shown. */
 function OtherPain({ run, hand, setHand, onClose }: OtherProps) {
   const [place, setPlace] = useState<SorePlace | null>(null);
   const [discomfort, setDiscomfort] = useState<number | null>(null);
@@ -107,7 +107,7 @@ function OtherPain({ run, hand, setHand, onClose }: OtherProps) {
   );
 }
 
-/** What follows from what was told, by the rule of the method. */
+/** What follows from the report, by the rule of the method. */
 function WhatNow({
   run,
   told,
@@ -118,7 +118,7 @@ function WhatNow({
   onClose: () => void;
 }) {
   const advice = adviseOnDiscomfort(told.discomfort, methodFor(run.sequence).discomfort);
-  // What is asked about is what was being done when it was told, whatever the session goes on to.
+  // The question is about the block at the time of the report, whatever the session goes on to.
   const [blockId] = useState(() => must(currentBlock(run), 'a block of the session'));
   return (
     <Question title={DISCOMFORT_WORDS[advice]} onClose={onClose}>

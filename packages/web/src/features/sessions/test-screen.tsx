@@ -19,12 +19,12 @@ import { Button } from '../../ui/button.js';
 import { SideMark } from '../../ui/marks.js';
 import { useTitle } from '../../ui/page.js';
 
-/** Measured before the first block, or again after the last: one number a hand, what may not be measured told why. */
+/** Measured before the first block, or again after the last: one number a hand, and why where it may not be measured. */
 export function TestScreen({ run, moment }: { run: Run; moment: Moment }) {
   const tests = run.sequence.tests ?? [];
   const title = moment === 'before' ? 'Test first' : 'Test again';
   useTitle(title);
-  // Each number that is taken draws the page anew.
+  // Each number that is taken renders the page again.
   useSessionTests((state) => state.tested);
   const told = testsOf(run.id)[moment];
   const left = tests.flatMap((id) => openHands(id, run).filter((hand) => told?.[`${id} ${hand}`] === undefined));

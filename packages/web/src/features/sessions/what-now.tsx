@@ -93,7 +93,7 @@ function Next({ athleteId, athleteName }: { athleteId: string; athleteName: stri
   );
 }
 
-/** How the hands were the morning after: as it was told, or the question. */
+/** The next-day check: as it was recorded, or the question. */
 function TheMorning({ record: { id, morning, morningBefore, endedAt } }: { record: SessionRecord }) {
   const pending = useOwnMornings().get(id);
   const [asking, setAsking] = useState(false);

@@ -1,5 +1,5 @@
 import { SignInRequest } from '@clay-pot/contracts';
 import { asTyped, requestResolver } from '../../ui/request-resolver.js';
 
-/** What is asked of the form before it is sent. */
+/** The checks of the form before it is sent. */
 export const signInResolver = requestResolver<{ email: string; password: string }>(SignInRequest, { tidy: asTyped });
