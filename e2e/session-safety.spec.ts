@@ -115,6 +115,7 @@ test('who is not cleared cannot be led through loading, but through free motion;
   await expect(page.getByText('needs both the date of the clearance and who gave it')).toBeVisible();
   await page.getByLabel('Cleared by (doctor or therapist)').fill('A. Example, hand therapist');
   await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('button', { name: 'Save' })).toBeHidden();
   await page.getByRole('navigation', { name: 'Sections' }).getByRole('link', { name: 'Check-in' }).click();
   await expect(page.getByText('Cleared by A. Example, hand therapist')).toBeVisible();
 });

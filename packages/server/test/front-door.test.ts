@@ -14,11 +14,12 @@ const cookiesOf = ({ headers }: Answer<unknown>): string =>
     .filter((cookie) => !cookie.endsWith('='))
     .join('; ');
 
+let house: House;
+beforeAll(async () => {
+  house = await House.open('front_door', { seedDemo: true, setUpCode: CODE });
+});
+
 describe('the first studio of its own', () => {
-  let house: House;
-  beforeAll(async () => {
-    house = await House.open('front_door', { seedDemo: true, setUpCode: CODE });
-  });
   const look = async () => (await house.stranger().ask<FrontDoor>('GET', '/front-door')).body;
   const setUp = (change: Partial<SetUpRequest> = {}) => house.stranger().ask('POST', '/front-door/studio', { ...SET_UP, ...change });
 
@@ -54,11 +55,6 @@ describe('the first studio of its own', () => {
 });
 
 describe('visiting the demo', () => {
-  let house: House;
-  beforeAll(async () => {
-    house = await House.open('demo_visit', { seedDemo: true });
-  });
-
   test('needs no account, and leaving signs out', async () => {
     const visit = await house.stranger().ask<WhoAmI>('POST', '/front-door/demo');
     expect(visit.body.studio).toMatchObject({ name: 'Lanternfield Hall', isDemo: true });

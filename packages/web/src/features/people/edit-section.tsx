@@ -1,3 +1,4 @@
+import { useEffect, useRef } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { useSaveAthlete } from '../../api/queries.js';
 import { AthleteForm } from './athlete-form.js';
@@ -10,12 +11,20 @@ export default function EditSection() {
   const navigate = useNavigate();
   const isFirstPage = useLocation().key === 'default';
   const goBack = () => (isFirstPage ? navigate(`/people/${person.id}/screening`, { replace: true }) : navigate(-1));
+  // Whoever opens another section while the save is under way stays there.
+  const isOpen = useRef(true);
+  useEffect(() => {
+    isOpen.current = true;
+    return () => {
+      isOpen.current = false;
+    };
+  }, []);
   return (
     <AthleteForm
       athlete={person}
       save={async (input) => {
         await save.mutateAsync({ id: person.id, input, etag: person.etag });
-        await goBack();
+        if (isOpen.current) await goBack();
       }}
       cancel={() => void goBack()}
     />
