@@ -6,14 +6,14 @@ import { expect, type House, manyBlocks, openSequence, startSession, test, openT
 
 const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
 
-/** @param within selectors of what alone is looked at: what stands around it has been looked at elsewhere */
-async function expectAccessible(page: Page, ...within: string[]): Promise<void> {
+/** @param scopes selectors of what alone is looked at: what stands around it has been looked at elsewhere */
+async function expectAccessible(page: Page, ...scopes: string[]): Promise<void> {
   // No view has frames: in one go, without a second page, and without preparing what nobody reads, it takes half the time.
   const axe = new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ['violations'], preload: false });
-  for (const selector of within) axe.include(selector);
+  for (const selector of scopes) axe.include(selector);
   const { violations } = await axe.withTags(RULES).analyze();
-  const told = violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`);
-  expect(told).toEqual([]);
+  const report = violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`);
+  expect(report).toEqual([]);
 }
 
 /** Each view by axe, and at both sizes nothing runs over its edge. */

@@ -57,9 +57,9 @@ test('the gallery has its pictures with the page; a movement of the studio’s o
 }) => {
   await page.addInitScript(() => {
     const get = HTMLCanvasElement.prototype.getContext;
-    HTMLCanvasElement.prototype.getContext = function (this: HTMLCanvasElement, ...asked: Parameters<typeof get>) {
-      const context = get.apply(this, asked);
-      if (asked[0] === 'webgl2') (window as unknown as { lastGl: unknown }).lastGl = context;
+    HTMLCanvasElement.prototype.getContext = function (this: HTMLCanvasElement, ...parameters: Parameters<typeof get>) {
+      const context = get.apply(this, parameters);
+      if (parameters[0] === 'webgl2') (window as unknown as { lastGl: unknown }).lastGl = context;
       return context;
     } as typeof get;
   });
@@ -119,9 +119,9 @@ test('in the player the hand fills the free space, does what the count says, and
   await expect.poll(async () => (await drawn(page)).print).not.toBe(standing.print);
   await page.getByRole('button', { name: 'Pause' }).click();
   await page.clock.runFor(500);
-  const stands = await drawn(page);
+  const drawnBefore = await drawn(page);
   await page.clock.runFor(1_000);
-  expect((await drawn(page)).print).toBe(stands.print);
+  expect((await drawn(page)).print).toBe(drawnBefore.print);
 
   // Where it hurts is pointed at on the hand: not on a place, but nearer to it than to any other.
   await page.getByRole('button', { name: 'Something hurts' }).click();

@@ -134,11 +134,11 @@ export async function openSequence(page: Page, title: string): Promise<void> {
 }
 
 /** Chooses one of a list that is typed for. */
-export async function choose(within: Page | Locator, label: string, name: string): Promise<void> {
-  const box = within.getByRole('combobox', { name: label, exact: true });
+export async function choose(container: Page | Locator, label: string, name: string): Promise<void> {
+  const box = container.getByRole('combobox', { name: label, exact: true });
   await box.click();
   await box.fill(name);
-  const page = 'page' in within ? within.page() : within;
+  const page = 'page' in container ? container.page() : container;
   await page.getByRole('option', { name: new RegExp(`^${name}`) }).click();
   await expect(box).toHaveValue(name);
 }

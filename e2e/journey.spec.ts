@@ -6,13 +6,13 @@ import { recorded } from './leading.js';
 /** Lets the clock run to the end of the session, answering whenever a block asks how it was. */
 async function leadToTheEnd(page: Page, answer: () => Promise<void>): Promise<void> {
   const ended = page.getByRole('heading', { name: 'Done', exact: true });
-  const asked = page.getByRole('button', { name: /^Tell more/ });
+  const question = page.getByRole('button', { name: /^Tell more/ });
   for (let step = 0; step < 60 && !(await ended.isVisible()); step++) {
     await pass(page, 10_000);
-    if (await asked.isVisible()) await answer();
+    if (await question.isVisible()) await answer();
   }
   await expect(ended).toBeVisible();
-  while ((await asked.count()) > 0) await answer();
+  while ((await question.count()) > 0) await answer();
 }
 
 test('by mouse: a sequence is designed for an athlete, led by its timer, and found in the record', async ({ coach: page, house }) => {

@@ -135,17 +135,17 @@ test('what a session asks for next is decided under its record or on Today, and 
   const { open } = await house.read<SuggestionsOfAthlete>(page, `/athletes/${mirela.id}/suggestions`);
   const ease = open.find(({ kind }) => kind === 'ease')!;
   await page.goto(`/records/${ease.sessionId}#what-now`);
-  const asked = page.getByRole('list', { name: 'Next steps' });
-  await expect(asked).toBeInViewport();
-  await expect(asked).toContainText('discomfort 5 of 10 on the lowest level');
+  const question = page.getByRole('list', { name: 'Next steps' });
+  await expect(question).toBeInViewport();
+  await expect(question).toContainText('discomfort 5 of 10 on the lowest level');
   await expect(page.getByText(/^.*Next is .* on \w{3} \d+ \w{3}/)).toBeVisible();
-  await asked.getByRole('button', { name: 'Edit…, Ease off: Mirela Danko' }).click();
-  await asked.getByRole('radio', { name: /^Remove / }).check();
-  await asked.getByRole('button', { name: 'Save' }).click();
+  await question.getByRole('button', { name: 'Edit…, Ease off: Mirela Danko' }).click();
+  await question.getByRole('radio', { name: /^Remove / }).check();
+  await question.getByRole('button', { name: 'Save' }).click();
   const answered = page.getByRole('list', { name: 'Decided' });
   await expect(answered).toContainText('Ease off, accepted with changes: Remove palm rocks, fore and aft');
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(asked.getByRole('button', { name: 'Accept, Ease off: Mirela Danko' })).toBeVisible();
+  await expect(question.getByRole('button', { name: 'Accept, Ease off: Mirela Danko' })).toBeVisible();
   await page.getByRole('link', { name: 'Today' }).click();
   const suggestion = page
     .getByRole('list', { name: 'Next steps' })

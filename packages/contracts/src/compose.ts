@@ -15,7 +15,7 @@ import {
   type Sequence,
 } from '@clay-pot/core';
 import { GOAL_NAMES } from '@clay-pot/core/library';
-import { WhomInput } from './mechanics.js';
+import { PersonInput } from './mechanics.js';
 import { IsInstant, IsText, IsWholeWithin, IsWord, IsYesNo } from './validation/fields.js';
 import { IsDocument } from './validation/is-document.js';
 import { OptionalField } from './validation/optional-field.js';
@@ -23,7 +23,7 @@ import { OptionalField } from './validation/optional-field.js';
 export type { ComposeAnswer, ComposeWork, SwapAnswer } from '@clay-pot/core/answers';
 
 /** For whom and for what something is composed. */
-class Wanted extends WhomInput {
+class Wanted extends PersonInput {
   /** What the session is for: the id of a goal. */
   @IsWord(GOAL_NAMES, 'Goal')
   readonly goal: string;

@@ -19,7 +19,7 @@ import {
   type WorkingSide,
   type Sentence,
 } from '@clay-pot/core';
-import { WhomInput } from './mechanics.js';
+import { PersonInput } from './mechanics.js';
 import { IsInstant, IsText } from './validation/fields.js';
 import { IsDocument } from './validation/is-document.js';
 import { OptionalField } from './validation/optional-field.js';
@@ -27,7 +27,7 @@ import { OptionalField } from './validation/optional-field.js';
 const CHECK_ID_LENGTH = 60;
 
 /** A sequence and for whom: an athlete of the studio, a body, or nobody in particular. */
-export class EffortQuestion extends WhomInput {
+export class EffortQuestion extends PersonInput {
   @IsDocument(SEQUENCE)
   readonly sequence: Sequence;
   /** When the session would begin, for what earlier ones have left; now when left out. */
@@ -47,7 +47,7 @@ export interface GroupFatigue {
   enduranceDose: number;
   underLoadS: number;
   /** The first work of each block that cannot be held to its end. */
-  failures: { blockId: string; atMs: number; heldS: number; askedS: number; asks: number; restS: number | null }[];
+  failures: { blockId: string; atMs: number; heldS: number; neededS: number; asks: number; restS: number | null }[];
 }
 
 /** How each muscle group fares over the session. */

@@ -97,7 +97,7 @@ type MeasuredInput = Of<typeof MEASURED>;
 const STRENGTH = { min: 0.2, max: 4, step: 0.01, unit: 'times the norm' } as const;
 
 /** Of whom something is asked: an athlete of the studio, a body, or nobody in particular. */
-export class WhomInput {
+export class PersonInput {
   /** An athlete of the studio: body and measured maxima and ranges are read from the record. What `body` gives comes first. */
   @OptionalField()
   @IsId('an athlete')
@@ -116,7 +116,7 @@ export class WhomInput {
 }
 
 /** Whose hands, and in which posture. */
-export class PostureQuestion extends WhomInput {
+export class PostureQuestion extends PersonInput {
   @IsDocument(POSTURE, checkPostureInput)
   readonly posture: PostureInput;
 }

@@ -1,5 +1,5 @@
 import { list, PROGRAMME, PROGRAMME_LIMITS, type Programme, record, SEQUENCE, type Sequence, text } from '@clay-pot/core';
-import { WhomInput } from './mechanics.js';
+import { PersonInput } from './mechanics.js';
 import { IsDay, IsId, IsText } from './validation/fields.js';
 import { IsDocument } from './validation/is-document.js';
 import { OptionalField } from './validation/optional-field.js';
@@ -56,7 +56,7 @@ export interface ProgrammeListItem {
 const PLANNED = record({ planId: text(PROGRAMME_LIMITS.idLength, 1, 'Plan'), sequence: SEQUENCE });
 
 /** For whom a programme is computed, and from which day; the sequences of its plans are those of the studio, unless they are sent. */
-export class EvaluateQuestion extends WhomInput {
+export class EvaluateQuestion extends PersonInput {
   @IsDocument(PROGRAMME)
   readonly programme: Programme;
   @OptionalField()

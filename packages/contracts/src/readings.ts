@@ -26,5 +26,5 @@ export interface ReadingsAdded {
   /** How many are new. */
   added: number;
   /** How many were there already: the same file came before. */
-  known: number;
+  duplicates: number;
 }

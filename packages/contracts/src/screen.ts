@@ -47,7 +47,7 @@ export interface StoredIntake {
 }
 
 /** A stored check-in, and the athlete’s record after it. */
-export interface IntakeKept {
+export interface IntakeSaved {
   intake: StoredIntake;
   screening: Screening;
   athlete: Athlete;

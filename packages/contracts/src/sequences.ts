@@ -1,5 +1,5 @@
 import { list, type Sequence, SEQUENCE, SEQUENCE_LIMITS, type SequenceChange, text } from '@clay-pot/core';
-import { SEQUENCE_TEXT_LENGTH, type Taken } from '@clay-pot/core/exchange';
+import { SEQUENCE_TEXT_LENGTH, type Interpretation } from '@clay-pot/core/exchange';
 import { IsId, IsText, IsYesNo } from './validation/fields.js';
 import { bodyOf, IsDocument } from './validation/is-document.js';
 
@@ -42,7 +42,7 @@ export class SequenceFilingInput {
 /** What a text was read as, with what was taken for names that were not written to the letter. */
 export interface SequenceTextAnswer {
   document: Sequence;
-  taken: readonly Taken[];
+  interpretations: readonly Interpretation[];
 }
 
 /** A sequence in the list: its sums as they were when it was stored, and who was given it. */

@@ -107,9 +107,9 @@ describe('what a request may hold', () => {
   });
 
   test('a name of one letter is too short, and is not called empty', () => {
-    const told = (consentBy: string) =>
+    const messagesFor = (consentBy: string) =>
       faultsOfRequest(PictureConsent, { consentBy, consentOn: '2026-01-01' }).map(({ message }) => message);
-    expect(['Wren', 'W', '  '].map(told)).toEqual([[], ['must have at least 2 characters'], ['must not be empty']]);
+    expect(['Wren', 'W', '  '].map(messagesFor)).toEqual([[], ['must have at least 2 characters'], ['must not be empty']]);
   });
 
   test('left out is one thing, null another; a document’s own optional fields too', () => {

@@ -44,7 +44,7 @@ export {
 } from './vocabulary/intake-words.js';
 export { type Limit } from './vocabulary/limit.js';
 export { firstOf, groupedBy, isSome, itemAt, lastOf, must } from './vocabulary/lists.js';
-export { LOOK_ANSWERS, LOOK_QUESTIONS, LOOK_STOPS, type LookAnswer, type LookStop } from './vocabulary/looks.js';
+export { LOOK_ANSWERS, LOOK_QUESTIONS, LOOK_STOPS, type LookAnswer, type LookStop } from './vocabulary/rechecks.js';
 export { LOAD_STEPS, type LoadStep, loadStepOf } from './vocabulary/load-scale.js';
 export {
   type Gauge,
@@ -252,7 +252,7 @@ export {
   type FormTick,
   HAND_LOOK,
   type HandLook,
-  lookWords,
+  recheckWords,
   type Morning,
   MORNING,
   SESSION_END,
@@ -288,7 +288,7 @@ export { edgeFactor, fingersFactor, handleFactor, openingFactor, pinchOf } from 
 export { speedPercent } from './mechanics/limb-motion.js';
 export { nearestPossible } from './mechanics/nearest.js';
 export { stretchMomentNm } from './mechanics/passive.js';
-export { type ForWhom, maximaOf, personOf, referencePerson, withRanges } from './mechanics/person.js';
+export { type Subject, maximaOf, personOf, referencePerson, withRanges } from './mechanics/person.js';
 export { planted } from './mechanics/planted.js';
 export { along, angleAtDeg, chord, corner, distance, type Point, RAD, toDeg } from './mechanics/plane.js';
 export { cm } from './mechanics/reach-errors.js';
@@ -413,7 +413,7 @@ export {
   lineReader,
   OVER_AFTER_S,
   platesNow,
-  tellTrial,
+  reportOf,
   type TrialSort,
   trialSortOf,
   type TrialReport,
@@ -491,12 +491,12 @@ export {
   worstFirst,
 } from './rules/suggestions/index.js';
 export {
-  cautionAsks,
+  precautionText,
   barredWords,
   cautionAdvice,
   cautionLabel,
   cautionsOn,
-  checkStopsKept,
+  checkStopsStand,
   forbidsLoading,
   handsOf,
   keyOfCaution,
@@ -509,7 +509,7 @@ export { checkMovement } from './rules/ladders/check-movement.js';
 export { type Advice, advicesOf, concernsOf, mustWait, openSides } from './rules/safety/clearance.js';
 export {
   adviseOnDiscomfort,
-  discomfortAsks,
+  discomfortAdviceText,
   type DiscomfortLevel,
   discomfortLevel,
   DISCOMFORT_GO_ON_MAX,
@@ -520,7 +520,7 @@ export {
   easesFrom,
 } from './rules/reports/discomfort.js';
 export { insertLevel, movementFor, nameFor } from './rules/ladders/insert-level.js';
-export { climbedBy, type Rung, rungsOf } from './rules/ladders/ladder.js';
+export { climbedBy, type LevelDemand, levelDemands } from './rules/ladders/ladder.js';
 export { stopsOf } from './rules/safety/may-begin.js';
 export { whyNotMeasured } from './rules/safety/may-measure.js';
 export { doseToAdd, levelFor } from './rules/progress/remembered.js';

@@ -27,8 +27,8 @@ describe('the constants of the computations', () => {
   });
 
   test('stand in docs/constants.md as they are in the code: node benchmarks/constants.mjs writes it', () => {
-    const told = constants().map(({ name, value, unit }) => [name, `${Number(value.toPrecision(4))} ${unit}`]);
-    expect(told.map(([name]) => [name, rows.get(name!)])).toEqual(told);
+    const computedRows = constants().map(({ name, value, unit }) => [name, `${Number(value.toPrecision(4))} ${unit}`]);
+    expect(computedRows.map(([name]) => [name, rows.get(name!)])).toEqual(computedRows);
   });
 
   test('can be moved for a computation, and stand as before after it, even when it fails', () => {

@@ -15,11 +15,11 @@ const files = readdirSync(SOURCES, { recursive: true })
   .map(String)
   .filter((path) => path.endsWith('.ts') && !path.endsWith('.test.ts'));
 const examples = files.flatMap((path) =>
-  [...readFileSync(join(SOURCES, path), 'utf8').matchAll(EXAMPLE)].map(([, asked, sign, told]): [string, string, string, string] => [
+  [...readFileSync(join(SOURCES, path), 'utf8').matchAll(EXAMPLE)].map(([, expression, sign, result]): [string, string, string, string] => [
     path,
-    asked!,
+    expression!,
     sign!,
-    told!,
+    result!,
   ]),
 );
 
@@ -31,9 +31,9 @@ const valueOf = (expression: string): unknown => {
 const places = (number: string) => number.split('.')[1]?.length ?? 0;
 
 describe('the examples in the docstrings', () => {
-  test.each(examples)('%s: %s %s %s', (_path, asked, sign, told) => {
-    if (sign === '→') expect(valueOf(asked)).toEqual(valueOf(told));
-    else expect(valueOf(asked)).toBeCloseTo(Number(told), places(told));
+  test.each(examples)('%s: %s %s %s', (_path, expression, sign, result) => {
+    if (sign === '→') expect(valueOf(expression)).toEqual(valueOf(result));
+    else expect(valueOf(expression)).toBeCloseTo(Number(result), places(result));
   });
 
   test('none stands in a form that is not run', () => {

@@ -41,22 +41,22 @@ describe('a programme as iCalendar', () => {
     const { status, body, headers } = await coach.ask<string>('GET', `/programmes/${programmeId}/calendar.ics`);
     expect(status).toBe(200);
     expect(headers['content-type']).toBe('text/calendar; charset=utf-8');
-    const told = lines(body);
-    expect(told[0]).toBe('BEGIN:VCALENDAR');
-    expect(told).toContain('TZID:Europe/Amsterdam');
-    expect(told.filter((line) => line.startsWith('DTSTART;TZID'))).toEqual([
+    const fileLines = lines(body);
+    expect(fileLines[0]).toBe('BEGIN:VCALENDAR');
+    expect(fileLines).toContain('TZID:Europe/Amsterdam');
+    expect(fileLines.filter((line) => line.startsWith('DTSTART;TZID'))).toEqual([
       'DTSTART;TZID=Europe/Amsterdam:20261023T183000',
       'DTSTART;TZID=Europe/Amsterdam:20261026T183000',
     ]);
-    expect(told.some((line) => line === 'RRULE:FREQ=YEARLY;BYMONTH=10;BYDAY=-1SU')).toBe(true);
+    expect(fileLines.some((line) => line === 'RRULE:FREQ=YEARLY;BYMONTH=10;BYDAY=-1SU')).toBe(true);
     // Without an hour it is of the day; and so is the event.
-    expect(told.filter((line) => line.startsWith('DTSTART;VALUE=DATE'))).toEqual([
+    expect(fileLines.filter((line) => line.startsWith('DTSTART;VALUE=DATE'))).toEqual([
       'DTSTART;VALUE=DATE:20261028',
       'DTSTART;VALUE=DATE:20261031',
     ]);
-    expect(told.filter((line) => line.startsWith('SUMMARY')).at(-1)).toBe('SUMMARY:Lantern show');
-    expect(told.filter((line) => line.startsWith('DESCRIPTION'))[0]).toContain('Stop if it hurts');
-    expect(told.filter((line) => line.startsWith('UID'))[0]).toBe(`UID:${programmeId}-s1@clay-pot`);
+    expect(fileLines.filter((line) => line.startsWith('SUMMARY')).at(-1)).toBe('SUMMARY:Lantern show');
+    expect(fileLines.filter((line) => line.startsWith('DESCRIPTION'))[0]).toContain('Stop if it hurts');
+    expect(fileLines.filter((line) => line.startsWith('UID'))[0]).toBe(`UID:${programmeId}-s1@clay-pot`);
   });
 
   test('is followed at a private address that is told once, made anew, and ended', async () => {

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, jest, test } from '@jest/globals';
 import type { DeviceMessage } from '@clay-pot/contracts';
-import { lineReader, tellTrial, traceOf } from '@clay-pot/core';
+import { lineReader, reportOf, traceOf } from '@clay-pot/core';
 import { v7 as uuid } from 'uuid';
 import { WebSocket } from 'ws';
 import { ATHLETE, House, PASSWORD } from './house.js';
@@ -62,12 +62,12 @@ describe('a simulated device', () => {
   test('measures what is asked for: an angle, a moment at its distance, a whole all-out test', async () => {
     const samplesOf = async (setup: object) =>
       (await listen({ hand: 'left', athleteId, speed: 50, ...setup })).messages.flatMap(({ samples }) => samples);
-    const angle = tellTrial('angle', await samplesOf({ kind: 'angle', program: 'trial', of: 'wrist flexion' }));
+    const angle = reportOf('angle', await samplesOf({ kind: 'angle', program: 'trial', of: 'wrist flexion' }));
     expect(angle.sort === 'angle' && angle.angle.deg).toBeGreaterThan(60);
-    const near = tellTrial('force', await samplesOf({ kind: 'grip', program: 'trial', of: 'wrist flexion', leverCm: 8 }));
-    const far = tellTrial('force', await samplesOf({ kind: 'grip', program: 'trial', of: 'wrist flexion', leverCm: 16 }));
+    const near = reportOf('force', await samplesOf({ kind: 'grip', program: 'trial', of: 'wrist flexion', leverCm: 8 }));
+    const far = reportOf('force', await samplesOf({ kind: 'grip', program: 'trial', of: 'wrist flexion', leverCm: 16 }));
     expect(near.sort === 'force' && far.sort === 'force' && near.trace.peakN! / far.trace.peakN!).toBeCloseTo(2, 0);
-    const test = tellTrial('all-out', await samplesOf({ kind: 'grip', program: 'all-out' }));
+    const test = reportOf('all-out', await samplesOf({ kind: 'grip', program: 'all-out' }));
     expect(test.sort === 'all-out' && test.test.contractionsN.length).toBe(24);
   });
 

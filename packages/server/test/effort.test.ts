@@ -54,8 +54,8 @@ describe('POST /effort/session', () => {
     const settle = body.findings.find(({ check }) => check === 'settle-missing')!;
     expect(settle).toMatchObject({ severity: 'mend', muted: null });
     const { check, blockIds } = settle;
-    const asked = await coach.ask<OffersAnswer>('POST', '/effort/offers', { sequence: PRESS, check, blockIds });
-    const [offer] = asked.body.offers;
+    const offers = await coach.ask<OffersAnswer>('POST', '/effort/offers', { sequence: PRESS, check, blockIds });
+    const [offer] = offers.body.offers;
     expect(offer!.label).toMatch(/^Add /);
     const mended = applyEdits(PRESS, offer!.edits);
     const after = await session({ sequence: mended });
@@ -137,12 +137,12 @@ describe('POST /effort/session', () => {
       expect(untrained.effortPercent / practised.effortPercent).toBeCloseTo(1.4, 6);
       expect(practised.chanceOfCompletion).toBeGreaterThan(0.7);
       const measured = [{ kind: 'maximum', of: 'wrist flexion', hand: 'left', value: 14 }];
-      const known = await session({ body, sequence: LIFT, measured });
+      const withMaximum = await session({ body, sequence: LIFT, measured });
       const width = ({ effortInterval: [low, high] }: ReturnType<typeof flexors>) => Math.log(high / low);
-      expect(width(flexors(known))).toBeLessThan(0.4 * width(untrained));
+      expect(width(flexors(withMaximum))).toBeLessThan(0.4 * width(untrained));
       // One hand's test tells of the other as well, less surely.
-      expect(width(flexors(known, 'right'))).toBeLessThan(width(untrained));
-      expect(flexors(known).chanceOfCompletion).toBeGreaterThan(0.9);
+      expect(width(flexors(withMaximum, 'right'))).toBeLessThan(width(untrained));
+      expect(flexors(withMaximum).chanceOfCompletion).toBeGreaterThan(0.9);
     });
 
     test('contradicting tests are both taken; nobody in particular and a youth of fourteen are answered for', async () => {
@@ -187,8 +187,8 @@ describe('POST /effort/session', () => {
       const report = { blockId: 'b0', discomfort: 0, exertion: 9, note: '', at: endedAt };
       expect((await coach.ask('PUT', `/sessions/${sessionId}/reports/${uuid()}`, report)).status).toBeLessThan(300);
       await coach.ask('PUT', `/sessions/${sessionId}/end`, { ending: 'completed', note: '', endedAt });
-      const { body: told } = await coach.ask<Evidence[]>('GET', `/athletes/${id}/evidence`);
-      expect(told.map(({ kind, action, hand, onDay }) => [kind, action, hand, onDay])).toEqual([
+      const { body: evidence } = await coach.ask<Evidence[]>('GET', `/athletes/${id}/evidence`);
+      expect(evidence.map(({ kind, action, hand, onDay }) => [kind, action, hand, onDay])).toEqual([
         ['rated', 'grip', 'left', '2026-05-02'],
         ['rated', 'grip', 'right', '2026-05-02'],
       ]);

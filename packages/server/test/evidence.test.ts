@@ -43,8 +43,8 @@ describe('what holds and tests tell', () => {
     const effortOf = ({ left }: PostureAnswer) => left.efforts.find(({ action }) => action === 'wrist flexion')!;
     const before = effortOf(await ask({ ...posture, athleteId }));
     const strong = [{ kind: 'repetitions', of: 'palm lift', hand: 'left', value: 60 }];
-    const told = effortOf(await ask({ ...posture, athleteId, measured: strong }));
-    expect(told.effortPercent).toBeLessThan(before.effortPercent);
+    const reports = effortOf(await ask({ ...posture, athleteId, measured: strong }));
+    expect(reports.effortPercent).toBeLessThan(before.effortPercent);
     await add('repetitions', 'palm lift', 60);
     const recorded = effortOf(await ask({ ...posture, athleteId }));
     expect(recorded.effortPercent).toBeLessThan(before.effortPercent);

@@ -45,8 +45,8 @@ describe('the demo studio', () => {
     const barred: string[] = [];
     for (const { athleteId, sequenceId, athleteName } of assignments) {
       const { document } = (await coach.ask<StoredSequence>('GET', `/sequences/${sequenceId}`)).body;
-      const asked = await coach.ask<EffortSessionAnswer>('POST', '/effort/session', { athleteId, sequence: document });
-      if (asked.body.findings.some(({ severity }) => severity === 'stop')) barred.push(athleteName);
+      const answer = await coach.ask<EffortSessionAnswer>('POST', '/effort/session', { athleteId, sequence: document });
+      if (answer.body.findings.some(({ severity }) => severity === 'stop')) barred.push(athleteName);
     }
     expect(assignments).toHaveLength(12);
     expect(barred).toEqual([]);

@@ -2,7 +2,7 @@ import { beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import type {
   Athlete,
   EffortSessionAnswer,
-  IntakeKept,
+  IntakeSaved,
   PostureAnswer,
   Problem,
   ScreenAnswer,
@@ -38,7 +38,7 @@ const BLANK: Intake = {
   person: {},
 };
 const put = (answers: Partial<Intake>, id = uuid()) =>
-  coach.ask<IntakeKept & Problem>('PUT', `/athletes/${athleteId}/intakes/${id}`, { ...BLANK, ...answers });
+  coach.ask<IntakeSaved & Problem>('PUT', `/athletes/${athleteId}/intakes/${id}`, { ...BLANK, ...answers });
 const athlete = async () => (await coach.ask<Athlete>('GET', `/athletes/${athleteId}`)).body;
 const list = async () => (await coach.ask<StoredIntake[]>('GET', `/athletes/${athleteId}/intakes`)).body;
 const screened = async (question: object) => {
@@ -198,9 +198,9 @@ describe('the verdict by itself', () => {
   });
 
   test('says what of the shelf is off', async () => {
-    const told = await screened({ history: [{ condition: 'fracture' }] });
-    expect(told.verdict).toBe('refer first');
-    const open = (id: string) => told.movements.find(({ movementId }) => movementId === id)!;
+    const screening = await screened({ history: [{ condition: 'fracture' }] });
+    expect(screening.verdict).toBe('refer first');
+    const open = (id: string) => screening.movements.find(({ movementId }) => movementId === id)!;
     expect(open('bearing.palm-support').openLevels).toEqual([]);
     expect(open('bearing.palm-support').why).toContain('no loading until the treating doctor or therapist clears it');
     expect(open('free.wrist-circles').openLevels.length).toBe(open('free.wrist-circles').ofLevels);

@@ -38,7 +38,7 @@ describe('POST /mechanics/posture', () => {
     const support = await ask('posture', { body: MAN, posture: { support: 'toes', leanDeg: 10 } });
     const named = await ask('posture', { body: MAN, posture: { from: 'plank', leanDeg: 10 } });
     expect(support.body).toEqual(named.body);
-    const told = await ask('posture', {
+    const answer = await ask('posture', {
       body: MAN,
       posture: {
         support: 'knees',
@@ -52,10 +52,10 @@ describe('POST /mechanics/posture', () => {
         leftShare: 0.6,
       },
     });
-    expect(told.status).toBe(200);
-    expect(told.body.left.loadN / told.body.right.loadN).toBeCloseTo(1.5, 9);
-    expect(told.body.wristAngleDeg).toBe(0);
-    expect(told.body.freeBodyResidual).toBeLessThan(1e-9);
+    expect(answer.status).toBe(200);
+    expect(answer.body.left.loadN / answer.body.right.loadN).toBeCloseTo(1.5, 9);
+    expect(answer.body.wristAngleDeg).toBe(0);
+    expect(answer.body.freeBodyResidual).toBeLessThan(1e-9);
   });
 
   test('what is not told is taken from a reference person and named', async () => {

@@ -67,7 +67,7 @@ describe('a studio’s own movements', () => {
     const sequenceId = uuid();
     const sequence = { ...SEQUENCE, title: 'Counted so', blocks: [block] };
     expect((await coach.ask('PUT', `/sequences/${sequenceId}`, sequence)).status).toBe(200);
-    const ladder = OWN_MOVEMENT.ladder.map((rung) => ({ ...rung, dose: { ...rung.dose, sides: 'left' } }));
+    const ladder = OWN_MOVEMENT.ladder.map((entry) => ({ ...entry, dose: { ...entry.dose, sides: 'left' } }));
     const change = { ...OWN_MOVEMENT, sides: ['left'], ladder };
     const refused = await coach.ask('PUT', `/movements/${id}`, change, { 'if-match': etag });
     expect([refused.status, refused.body.detail]).toEqual([409, expect.stringContaining('“Counted so” uses it')]);

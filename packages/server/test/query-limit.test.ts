@@ -10,14 +10,14 @@ beforeAll(async () => {
 afterAll(() => source.destroy());
 
 test('a query that takes too long is ended by the database, on every connection, and is told apart', async () => {
-  const asked = Array.from({ length: 4 }, () =>
+  const queries = Array.from({ length: 4 }, () =>
     source.query('SELECT SLEEP(5)').then(
       () => null,
       (error: unknown) => error,
     ),
   );
   const began = Date.now();
-  const answers = await Promise.all(asked);
+  const answers = await Promise.all(queries);
   expect(Date.now() - began).toBeLessThan(4000);
   expect(answers.map(tookTooLong)).toEqual([true, true, true, true]);
   expect(tookTooLong(new Error('something else'))).toBe(false);

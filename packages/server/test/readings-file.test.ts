@@ -24,9 +24,9 @@ const list = async () => (await coach.ask<StoredReading[]>('GET', path)).body;
 
 test('many readings are kept at once; the same file twice is stored once', async () => {
   const readings = many({}, { hand: 'right', value: 430 }, { onDay: '2026-04-01' });
-  expect((await add(readings)).body).toEqual({ added: 3, known: 0 });
-  expect((await add(readings)).body).toEqual({ added: 0, known: 3 });
-  expect((await add([...readings, ...many({ onDay: '2026-05-01' })])).body).toEqual({ added: 1, known: 3 });
+  expect((await add(readings)).body).toEqual({ added: 3, duplicates: 0 });
+  expect((await add(readings)).body).toEqual({ added: 0, duplicates: 3 });
+  expect((await add([...readings, ...many({ onDay: '2026-05-01' })])).body).toEqual({ added: 1, duplicates: 3 });
   expect(await list()).toHaveLength(4);
 });
 
@@ -41,7 +41,7 @@ test('where one is wrong, none is kept, and each fault is told with its place', 
   ]);
   expect(JSON.stringify(wrong.body)).toContain('was it 41.0 kg');
   expect(await list()).toEqual([]);
-  expect((await add(many({ value: 41, isSure: true }))).body).toEqual({ added: 1, known: 0 });
+  expect((await add(many({ value: 41, isSure: true }))).body).toEqual({ added: 1, duplicates: 0 });
 });
 
 test('an id that another reading has undoes all of it', async () => {

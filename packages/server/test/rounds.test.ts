@@ -111,7 +111,7 @@ describe('plain text', () => {
   test.each(Object.entries(DEMO_SEQUENCES))('the sequence “%s” of the demo comes back from its text', async (_key, document: Sequence) => {
     const { text } = (await coach.ask<{ text: string }>('POST', '/sequences/write', document)).body;
     const { body } = await coach.ask<SequenceTextAnswer>('POST', '/sequences/read', { text });
-    expect(body).toEqual({ document: { ...document, pacing: document.pacing }, taken: [] });
+    expect(body).toEqual({ document: { ...document, pacing: document.pacing }, interpretations: [] });
   });
 
   test('what cannot be read is told by line and column with the nearest names, and nothing is stored', async () => {

@@ -209,11 +209,11 @@ describe('a session', () => {
   });
 
   test('its end sent again keeps the note, and adds one that came late', async () => {
-    const [told, late] = [uuid(), uuid()];
-    await begin(told);
-    await end(told, { note: 'Right hand let go.' });
-    expect((await end(told)).status).toBe(200);
-    expect((await read(told)).note).toBe('Right hand let go.');
+    const [reported, late] = [uuid(), uuid()];
+    await begin(reported);
+    await end(reported, { note: 'Right hand let go.' });
+    expect((await end(reported)).status).toBe(200);
+    expect((await read(reported)).note).toBe('Right hand let go.');
     await begin(late);
     await end(late);
     await end(late, { note: 'Said at home.' });

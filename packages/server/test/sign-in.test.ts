@@ -11,7 +11,7 @@ beforeAll(async () => {
   ({ email } = await house.studio('willow'));
 });
 
-const tryToSignIn = (asked: string, password: string) => house.stranger().ask('POST', '/sign-in', { email: asked, password });
+const tryToSignIn = (address: string, password: string) => house.stranger().ask('POST', '/sign-in', { email: address, password });
 
 describe('signing in', () => {
   test('gives a cookie that scripts cannot read and other sites cannot send', async () => {
@@ -67,21 +67,21 @@ describe('signing in', () => {
     expect(wrong.status).toBe(401);
     expect({ ...unknown.body, instance: '' }).toEqual({ ...wrong.body, instance: '' });
     // Both pay for one argon2 verification, which is nearly all of the time; a missing one would be some twenty times quicker.
-    const timeOf = async (asked: string) => {
+    const timeOf = async (address: string) => {
       await house.source.getRepository(SignInFailureRow).clear();
       const start = performance.now();
-      await tryToSignIn(asked, 'not it');
+      await tryToSignIn(address, 'not it');
       return performance.now() - start;
     };
     // A busy machine only makes it longer: the least of some rounds, taken by turns, is what it takes.
-    let [known, stranger] = [Infinity, Infinity];
-    const isAlike = () => stranger > known / 3 && stranger < known * 3;
+    let [member, stranger] = [Infinity, Infinity];
+    const isAlike = () => stranger > member / 3 && stranger < member * 3;
     for (let round = 0; round < 15 && (round < 3 || !isAlike()); round++) {
-      known = Math.min(known, await timeOf(email));
+      member = Math.min(member, await timeOf(email));
       stranger = Math.min(stranger, await timeOf('nobody@nowhere.example'));
     }
-    expect(stranger).toBeGreaterThan(known / 3);
-    expect(stranger).toBeLessThan(known * 3);
+    expect(stranger).toBeGreaterThan(member / 3);
+    expect(stranger).toBeLessThan(member * 3);
   });
 
   test('after ten failures the address is told to wait, even with the right password; later it works again', async () => {

@@ -19,8 +19,8 @@ beforeEach(async () => {
 
 const athlete = async () => (await coach.ask<Athlete>('GET', `/athletes/${ids.athleteId}`)).body;
 const save = async (cautions: readonly RecordedCaution[]) => {
-  const { id, etag, ...known } = await athlete();
-  return coach.ask<Athlete & Problem>('PUT', `/athletes/${id}`, { ...known, cautions }, { 'if-match': etag });
+  const { id, etag, ...person } = await athlete();
+  return coach.ask<Athlete & Problem>('PUT', `/athletes/${id}`, { ...person, cautions }, { 'if-match': etag });
 };
 const begin = async (id: string, startedAt: string) =>
   (await coach.ask<SessionRecord>('PUT', `/sessions/${id}`, { ...ids, plan: SEQUENCE, startedAt })).body;

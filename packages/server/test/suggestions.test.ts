@@ -235,7 +235,7 @@ test('what was to be expected of each block stands beside what came, by what was
   await lead(scene, '2026-05-14', 1);
   await lead(scene, '2026-05-18', 1);
   const { body } = await coach.ask<PredictionsAnswer>('GET', `/athletes/${scene.id}/predictions`);
-  expect(body.blocks.map(({ onDay, movementId, told, isWhole }) => [onDay, movementId, told, isWhole])).toEqual([
+  expect(body.blocks.map(({ onDay, movementId, reported, isWhole }) => [onDay, movementId, reported, isWhole])).toEqual([
     ['2026-05-14', 'bearing.palm-support', 5, true],
     ['2026-05-18', 'bearing.palm-support', 5, true],
   ]);

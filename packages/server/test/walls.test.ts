@@ -11,7 +11,7 @@ let other: Browser;
 let routes: { method: string; path: string }[];
 let ids: Record<string, string>;
 /** What lies within the owner’s athlete and session, by its part of the address. */
-let within: Record<string, string>;
+let limitsById: Record<string, string>;
 
 beforeAll(async () => {
   house = await House.open('walls');
@@ -34,12 +34,12 @@ beforeAll(async () => {
   await owner.ask('PUT', `/programmes/${ids['programmes']}`, { athleteId, document: programmeOf(sequenceId) });
   const startedAt = '2026-05-04T08:00:00.000Z';
   await owner.ask('PUT', `/sessions/${ids['sessions']}`, { athleteId, sequenceId, plan: SEQUENCE, startedAt });
-  within = Object.fromEntries(NESTED.map((inner) => [inner, uuid()]));
+  limitsById = Object.fromEntries(NESTED.map((inner) => [inner, uuid()]));
   for (const inner of NESTED) {
     const parent = ['intakes', 'pictures', 'readings'].includes(inner) ? 'athletes' : 'sessions';
     const answer = await owner.ask(
       'PUT',
-      `/${parent}/${ids[parent]}/${inner}/${within[inner]}`,
+      `/${parent}/${ids[parent]}/${inner}/${limitsById[inner]}`,
       bodyFor('PUT', `/${parent}/{id}/${inner}/{innerId}`),
     );
     expect([inner, answer.status < 300]).toEqual([inner, true]);
@@ -58,8 +58,8 @@ const programmeOf = (sequenceId: string) => ({
   sessions: [],
 });
 
-const asked = { handHours: null, trainingYears: null, minutes: null, daysPerWeek: null };
-const INTAKE = { onDay: '2026-01-01', goals: [], discipline: '', ...asked, person: {} };
+const profile = { handHours: null, trainingYears: null, minutes: null, daysPerWeek: null };
+const INTAKE = { onDay: '2026-01-01', goals: [], discipline: '', ...profile, person: {} };
 
 /** Bodies that the owner could send to the same route. */
 function bodyFor(method: string, path: string): unknown {
@@ -133,7 +133,7 @@ describe('walls between studios', () => {
     const before = await everything();
     for (const { method, path } of routes.filter(({ path: candidate }) => candidate.includes('{id}'))) {
       const [, noun = '', , inner = ''] = path.split('/');
-      const real = path.replace('{id}', ids[noun]!).replace(/\{\w+\}/, within[inner] ?? uuid());
+      const real = path.replace('{id}', ids[noun]!).replace(/\{\w+\}/, limitsById[inner] ?? uuid());
       for (const headers of [{}, { 'if-match': '"1"' }] as Record<string, string>[]) {
         const answer = await other.ask(method, real, bodyFor(method, path), headers);
         expect([method, path, answer.status]).toEqual([method, path, 404]);
@@ -153,7 +153,7 @@ describe('walls between studios', () => {
     expect([...new Set(nested.map(({ path }) => path.split('/')[3]))].sort()).toEqual(NESTED);
     for (const { method, path } of nested) {
       const [, noun = '', , inner = ''] = path.split('/');
-      const theirs = path.replace('{id}', mine[noun]!).replace(/\{\w+\}/, within[inner]!);
+      const theirs = path.replace('{id}', mine[noun]!).replace(/\{\w+\}/, limitsById[inner]!);
       const answer = await other.ask(method, theirs, bodyFor(method, path));
       expect([method, path, answer.status]).toEqual([method, path, 404]);
     }

@@ -38,10 +38,10 @@ describe('the interface’s files', () => {
   });
 
   test('what was compressed when it was built is sent as it lies there, to those who read it', async () => {
-    const asked = await get('/assets/built-abc.js', { 'accept-encoding': 'br, gzip' });
-    expect(asked.headers['content-encoding']).toBe('br');
-    expect(String(brotliDecompressSync(asked.rawPayload))).toBe('as it was built');
-    expect(asked.headers['content-type']).toContain('javascript');
+    const response = await get('/assets/built-abc.js', { 'accept-encoding': 'br, gzip' });
+    expect(response.headers['content-encoding']).toBe('br');
+    expect(String(brotliDecompressSync(response.rawPayload))).toBe('as it was built');
+    expect(response.headers['content-type']).toContain('javascript');
     expect((await get('/assets/built-abc.js')).body).toBe('as it is written');
   });
 

@@ -16,9 +16,9 @@ startConnection(() => {
   void queryClient.refetchQueries({ type: 'active' });
 });
 onOtherAccount(() => window.location.assign('/'));
-const known = lastKnownMe();
-if (known) {
-  showFor(known);
+const cached = lastKnownMe();
+if (cached) {
+  showFor(cached);
   void showLastSeen();
 }
 

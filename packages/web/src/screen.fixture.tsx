@@ -10,7 +10,7 @@ import { queryClient } from './api/queries.js';
 /** What the server would answer, by method and path; a problem differs from a body by its status. */
 export type Answers = Readonly<Record<string, unknown>>;
 /** What was asked of the server: `PUT /api/…` and the body. */
-export interface Asked {
+export interface SentRequest {
   readonly what: string;
   readonly body: unknown;
 }
@@ -27,20 +27,20 @@ function responseOf(answer: unknown) {
 }
 
 /** Lets the server give these answers; whatever else is asked finds nobody there. @returns what is asked, as it comes in */
-export function answering(given: Answers): Asked[] {
+export function answering(given: Answers): SentRequest[] {
   // Nobody repeated anything where a test does not say so.
   const answers: Answers = { 'GET /api/repeats': [], ...given };
-  const asked: Asked[] = [];
+  const requests: SentRequest[] = [];
   const answer = (path: unknown, { method = 'GET', body }: { method?: string; body?: string } = {}) => {
     const what = `${method} ${String(path)}`;
-    asked.push({ what, body: body === undefined ? undefined : JSON.parse(body) });
+    requests.push({ what, body: body === undefined ? undefined : JSON.parse(body) });
     // Paths that hold an id made on the spot are given with a star.
     const key = Object.keys(answers).find((name) => new RegExp(`^${name.replaceAll('*', '[^/]+')}$`).test(what));
     return key === undefined ? Promise.reject(new TypeError('no network')) : Promise.resolve(responseOf(answers[key]));
   };
   Object.assign(globalThis, { fetch: jest.fn(answer) });
   queryClient.clear();
-  return asked;
+  return requests;
 }
 
 function Where() {

@@ -30,11 +30,11 @@ function faultsOfField({
   if (!rule) return [{ pointer: at, message: 'is not a known field: remove it or check its spelling' }];
   const { schema } = rule;
   const label = schema['title'];
-  const told = (message: string): Fault[] => [{ pointer: at, message, ...(label !== undefined && { label }) }];
-  if (value === undefined) return told(`is missing: it ${requirementOf(schema, undefined)}`);
+  const faultFor = (message: string): Fault[] => [{ pointer: at, message, ...(label !== undefined && { label }) }];
+  if (value === undefined) return faultFor(`is missing: it ${requirementOf(schema, undefined)}`);
   const faults = under(at, rule.faultsOf(value));
   // class-validator is stricter here and there than the definition: an e-mail address, an id.
-  return faults.length > 0 ? faults : told(requirementOf(schema, value));
+  return faults.length > 0 ? faults : faultFor(requirementOf(schema, value));
 }
 
 /** Whether something is a record with fields: neither a list nor nothing. */

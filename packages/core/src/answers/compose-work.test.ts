@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import { METHODS, TRAINING_GOALS } from '../library/index.js';
-import { askedIn, type ComposeWork } from './compose-work.js';
+import { fullQuestion, type ComposeWork } from './compose-work.js';
 
 const work: ComposeWork = {
   goalId: 'racket-arm',
@@ -13,7 +13,7 @@ const work: ComposeWork = {
   own: [],
   removedIds: [],
 };
-const possibleIn = (more: Partial<ComposeWork> = {}) => askedIn({ ...work, ...more }).possible;
+const possibleIn = (more: Partial<ComposeWork> = {}) => fullQuestion({ ...work, ...more }).possible;
 
 test('what is possible is found once for all that may be wanted of it', () => {
   const found = possibleIn();

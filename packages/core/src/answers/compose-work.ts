@@ -36,7 +36,7 @@ export function questionOf({ goalId, own, removedIds, from, others = true, ...qu
 }
 
 /** The question of a piece of work, with what is possible at all for whom it is about. */
-export function askedIn(work: ComposeWork): ComposeQuestion {
+export function fullQuestion(work: ComposeWork): ComposeQuestion {
   const question = questionOf(work);
   return { ...question, possible: possibleIn(work, question) };
 }
@@ -52,15 +52,15 @@ const kept = new Map<string, PossibleShelf>();
  */
 function possibleIn(work: ComposeWork, question: ComposeQuestion): PossibleShelf {
   const key = keyOf(work, question);
-  const known = kept.get(key) ?? possibleFor(question);
+  const cached = kept.get(key) ?? possibleFor(question);
   // What was asked for last stands last.
   kept.delete(key);
-  kept.set(key, known);
+  kept.set(key, cached);
   for (const oldest of kept.keys()) {
     if (kept.size <= MOST_KEPT) break;
     kept.delete(oldest);
   }
-  return known;
+  return cached;
 }
 
 /** All of the work but what does not matter to it: what is wanted, but for where that is trained for; how long; what stands anyhow. */

@@ -37,13 +37,13 @@ test('the answer is plain data, with a reason for each block and the gap to its 
 });
 
 test('whoever follows is told of each better answer, the last one being the answer', () => {
-  const told: ComposeAnswer[] = [];
-  const last = composeWith(work, solver, { now: clock(), better: (each) => told.push(each) > 0 });
+  const found: ComposeAnswer[] = [];
+  const last = composeWith(work, solver, { now: clock(), better: (each) => found.push(each) > 0 });
   expect(last.sequence).toEqual(answer.sequence);
-  expect(told.at(-1)?.sequence).toEqual(answer.sequence);
-  expect(told.map(({ elapsedMs }) => elapsedMs)).toEqual(told.map(({ elapsedMs }) => elapsedMs).toSorted((a, b) => a - b));
+  expect(found.at(-1)?.sequence).toEqual(answer.sequence);
+  expect(found.map(({ elapsedMs }) => elapsedMs)).toEqual(found.map(({ elapsedMs }) => elapsedMs).toSorted((a, b) => a - b));
   const first = composeWith(work, solver, { now: clock(), better: () => false });
-  expect(first.sequence).toEqual(told[0]?.sequence);
+  expect(first.sequence).toEqual(found[0]?.sequence);
 });
 
 test('what cannot be had together is an answer without a sequence', () => {

@@ -8,7 +8,7 @@ import type { Edit } from '../model/edits.js';
 import type { Sequence } from '../model/sequence.js';
 import type { Severity } from '../rules/checks/finding.js';
 import { must } from '../vocabulary/lists.js';
-import { askedIn, type ComposeWork, questionOf } from './compose-work.js';
+import { fullQuestion, type ComposeWork, questionOf } from './compose-work.js';
 
 /** A composed sequence with its reasons, or what would have to give way. */
 export interface ComposeAnswer {
@@ -51,7 +51,7 @@ export interface SwapAnswer {
 }
 
 /** Finds what a composition will choose from, before anybody waits for it. */
-export const prepareFor = (work: ComposeWork): void => void askedIn(work);
+export const prepareFor = (work: ComposeWork): void => void fullQuestion(work);
 
 /** Who follows a composition. */
 export interface Following {
@@ -67,7 +67,7 @@ export interface Following {
 export function composeWith(work: ComposeWork, solver: Solver, { now, better, goOn }: Following): ComposeAnswer {
   const startedAt = now();
   const elapsed = () => now() - startedAt;
-  const answer = compose(askedIn(work), solver, {
+  const answer = compose(fullQuestion(work), solver, {
     ...(better && { better: (composed) => better(answerOf(composed, elapsed())) }),
     ...(goOn && { goOn: () => goOn(elapsed()) }),
   });
@@ -100,7 +100,7 @@ function answerOf(composed: Composed, elapsedMs: number): ComposeAnswer {
 
 /** Other movements for a block of the sequence that the work is from. */
 export function swapsIn(work: ComposeWork, blockId: string): SwapAnswer {
-  const found = alternativesFor(askedIn(work), must(work.from, 'a sequence'), blockId);
+  const found = alternativesFor(fullQuestion(work), must(work.from, 'a sequence'), blockId);
   return {
     alternatives: found.map(({ candidate: { movement, level }, points, seconds, text: says, edits }) => ({
       movementId: movement.id,

@@ -13,5 +13,5 @@ export interface ForecastQuestion {
 }
 
 /** Predicts gates away from the event loop: each is some thousand courses. What is not asked is not answered. */
-export const answerForecasts = (asked: readonly (ForecastQuestion | null)[]): (GateForecast | null)[] =>
-  asked.map((each) => each && gateForecast(each.history, each));
+export const answerForecasts = (questions: readonly (ForecastQuestion | null)[]): (GateForecast | null)[] =>
+  questions.map((each) => each && gateForecast(each.history, each));

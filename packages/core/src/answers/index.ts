@@ -6,5 +6,5 @@ export type { ComposeWork } from './compose-work.js';
 export { answerForecasts, type ForecastQuestion } from './forecasts.js';
 export { answerPredictions, type PredictionsAnswer, type PredictionsWork } from './predictions.js';
 export { answerCriticalForce, answerTrace, answerTrend, type CriticalForceAnswer, type TraceAnswer, type TrendAnswer } from './measure.js';
-export { answerEvidence, type EvidenceWork, type WhomWork } from './whom.js';
+export { answerEvidence, type EvidenceWork, type SubjectWork } from './subject.js';
 export { answerEvaluate, type EvaluateAnswer, type EvaluatedSession, type EvaluateWork } from './programme.js';

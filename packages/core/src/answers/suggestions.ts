@@ -9,7 +9,7 @@ import type { ComingPlan } from '../rules/suggestions/question.js';
 import type { Equipment } from '../vocabulary/places.js';
 import { methodOf } from '../library/methods.js';
 import { libraryWith } from '../library/index.js';
-import { personIn, type WhomWork } from './whom.js';
+import { personIn, type SubjectWork } from './subject.js';
 
 /** Everything that suggestions take, as plain data: for a thread of its own. */
 export interface SuggestionsWork {
@@ -22,7 +22,7 @@ export interface SuggestionsWork {
     readonly sequences: readonly (readonly [planId: string, sequence: Sequence])[];
   }[];
   readonly givenOn: readonly (readonly [sequenceId: string, day: string])[];
-  readonly whom: WhomWork;
+  readonly subject: SubjectWork;
   readonly athlete: { readonly cautions: readonly RecordedCaution[]; readonly equipment: readonly Equipment[] };
   readonly measuredOn: string | null;
   readonly now: string;
@@ -39,16 +39,16 @@ export interface SuggestionsAnswer {
 }
 
 /** Finds suggestions away from the event loop. */
-export function answerSuggestions({ ownMovements, ownMethods, programmes, givenOn, whom, ...work }: SuggestionsWork): SuggestionsAnswer {
-  const known = libraryWith(ownMovements, ownMethods);
+export function answerSuggestions({ ownMovements, ownMethods, programmes, givenOn, subject, ...work }: SuggestionsWork): SuggestionsAnswer {
+  const library = libraryWith(ownMovements, ownMethods);
   const { suggestions, coming } = athleteSuggestions({
     ...work,
-    person: personIn(whom, known.movement),
+    person: personIn(subject, library.movement),
     programmes: programmes.map(({ sequences, ...rest }) => ({ ...rest, sequences: new Map(sequences) })),
     givenOn: new Map(givenOn),
-    lookup: known.movement,
-    shelf: known.shelf,
-    methodOf: (plan) => methodOf(plan, known.method),
+    lookup: library.movement,
+    shelf: library.shelf,
+    methodOf: (plan) => methodOf(plan, library.method),
   });
   return { suggestions: [...suggestions], coming: coming.map(({ place, day, loads }) => ({ place, day, loads })) };
 }

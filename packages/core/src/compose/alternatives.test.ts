@@ -4,10 +4,10 @@ import { applyEdits } from '../model/edits.js';
 import { findingsOf } from '../rules/checks/index.js';
 import { alternativesFor } from './alternatives.js';
 import { compose, isComposed } from './compose.js';
-import { asked, solver } from './composing.fixture.js';
+import { composeFor, solver } from './composing.fixture.js';
 import { composingOf, examined } from './question.js';
 
-const question = asked('racket-arm', 'woven-into-practice');
+const question = composeFor('racket-arm', 'woven-into-practice');
 const composed = compose(question, solver, { better: () => false });
 if (!isComposed(composed)) throw new Error('Nothing was composed.');
 const { sequence } = composed;

@@ -55,7 +55,7 @@ export function alternativesFor(question: ComposeQuestion, sequence: Sequence, b
       return { candidate, points, rank };
     })
     .sort((a, b) => b.rank - a.rank);
-  const known = new Set(findingsOf(view).map(keyOfFinding));
+  const knownKeys = new Set(findingsOf(view).map(keyOfFinding));
   const found: Alternative[] = [];
   // The best dose of each movement, the best movement first.
   const best = [...groupedBy(ranked, ({ candidate }) => candidate.movement.id).values()].map(firstOf);
@@ -64,7 +64,8 @@ export function alternativesFor(question: ComposeQuestion, sequence: Sequence, b
     const { movement, level, dose } = candidate;
     const edits: Edit[] = [{ kind: 'change', blockId, movementId: movement.id, levelId: level.id, dose }];
     const after = applyEdits(sequence, edits);
-    if (findingsOf(viewOf(examined(composing, after.blocks, after.rounds))).some((finding) => !known.has(keyOfFinding(finding)))) continue;
+    if (findingsOf(viewOf(examined(composing, after.blocks, after.rounds))).some((finding) => !knownKeys.has(keyOfFinding(finding))))
+      continue;
     const was = itemAt(standing, at);
     found.push({
       candidate,

@@ -4,11 +4,11 @@ import { itemAt } from '../vocabulary/lists.js';
 import { PHASES } from '../vocabulary/phases.js';
 import { arranged } from './arrange.js';
 import { candidatesFor } from './candidates.js';
-import { asked } from './composing.fixture.js';
+import { composeFor } from './composing.fixture.js';
 import { composingOf } from './question.js';
 import { runs } from '../properties.fixture.js';
 
-const composing = composingOf(asked('grip-endurance', 'grip-and-iron'));
+const composing = composingOf(composeFor('grip-endurance', 'grip-and-iron'));
 const { candidates } = candidatesFor(composing);
 const every = (step: number) => candidates.filter((_, index) => index % step === 0);
 

@@ -39,7 +39,7 @@ export interface Mine {
   readonly gives: readonly number[];
   readonly pairs: readonly number[];
   readonly pairAmounts: readonly number[];
-  readonly asks: readonly number[];
+  readonly demandedBy: readonly number[];
   readonly answers: readonly number[];
   readonly station: number;
   readonly posture: number;
@@ -72,13 +72,13 @@ export interface Index {
 /** Everything that a choice reads over and over, laid out once. */
 export function indexed({ candidates, own, wants, sums, answered, pairs, releases }: Structure): Index {
   const numbers = () => {
-    const known = new Map<string, number>();
+    const indexByKey = new Map<string, number>();
     const of = (name: string) => {
-      let number = known.get(name);
-      if (number === undefined) known.set(name, (number = known.size));
+      let number = indexByKey.get(name);
+      if (number === undefined) indexByKey.set(name, (number = indexByKey.size));
       return number;
     };
-    return { known, of };
+    return { known: indexByKey, of };
   };
   const [stations, postures, things] = [numbers(), numbers(), numbers()];
   for (const { station } of candidates) stations.of(station);
@@ -90,7 +90,7 @@ export function indexed({ candidates, own, wants, sums, answered, pairs, release
       gives: wants.map(({ counted }) => counted[at] ?? 0),
       pairs: [] as number[],
       pairAmounts: [] as number[],
-      asks: [] as number[],
+      demandedBy: [] as number[],
       answers: [] as number[],
       station: phase * stations.known.size + stations.of(candidate.station),
       posture: postures.of(`${candidate.phase} ${candidate.station} ${candidate.posture}`),
@@ -118,7 +118,7 @@ export function indexed({ candidates, own, wants, sums, answered, pairs, release
     }
   });
   answered.forEach(({ asking, answers }, k) => {
-    for (const at of asking) mine(at).asks.push(k);
+    for (const at of asking) mine(at).demandedBy.push(k);
     for (const at of answers) mine(at).answers.push(k);
   });
   return {

@@ -92,7 +92,7 @@ export class Choice {
       this.gives[want] = (this.gives[want] as number) + by * (mine.gives[want] as number);
     for (let k = 0; k < mine.pairs.length; k++)
       this.pairs[mine.pairs[k] as number] = (this.pairs[mine.pairs[k] as number] as number) + by * (mine.pairAmounts[k] as number);
-    for (const k of mine.asks) this.ask(k, by, 0);
+    for (const k of mine.demandedBy) this.ask(k, by, 0);
     for (const k of mine.answers) this.ask(k, 0, by);
     this.stations.change(mine.station, by);
     this.postures.change(mine.posture, by);
@@ -130,10 +130,10 @@ export class Choice {
     return worth;
   }
 
-  /** The penalty of its broken rules; 0 when it keeps them all. @param told receives which rules they are */
-  broken(told?: Said[]): number {
-    if (told) this.tell(told);
-    return this.sumsCost + BROKEN * this.unanswered + this.pairsBroken(told) + this.timeBroken(told);
+  /** The penalty of its broken rules; 0 when it keeps them all. @param reasons receives which rules they are */
+  broken(reasons?: Said[]): number {
+    if (reasons) this.tell(reasons);
+    return this.sumsCost + BROKEN * this.unanswered + this.pairsBroken(reasons) + this.timeBroken(reasons);
   }
 
   /** What it is worth less what its broken rules cost, where that is more than `least`: what cannot be is not looked at to its end. */
@@ -172,12 +172,12 @@ export class Choice {
   }
 
   /** Which sums lie beyond their bounds, and what is not answered. */
-  private tell(told: Said[]): void {
-    this.structure.sums.forEach((limit, k) => (this.costs[k] as number) > 0 && told.push(limit));
-    this.structure.answered.forEach((rule, k) => this.isUnanswered(k) && told.push(rule));
+  private tell(reasons: Said[]): void {
+    this.structure.sums.forEach((limit, k) => (this.costs[k] as number) > 0 && reasons.push(limit));
+    this.structure.answered.forEach((rule, k) => this.isUnanswered(k) && reasons.push(rule));
   }
 
-  private pairsBroken(told?: Said[]): number {
+  private pairsBroken(reasons?: Said[]): number {
     let cost = 0;
     const { pairs } = this.structure;
     for (let k = 0; k < pairs.length; k++) {
@@ -186,22 +186,22 @@ export class Choice {
       if (first + second <= worthComparing) continue;
       if (first <= band * second + CLOSE && (!bothWays || second <= band * first + CLOSE)) continue;
       cost += BROKEN;
-      told?.push({ rule: 'balance', about });
+      reasons?.push({ rule: 'balance', about });
     }
     return cost;
   }
 
-  private timeBroken(told?: Said[]): number {
+  private timeBroken(reasons?: Said[]): number {
     let cost = 0;
     const { secondsMost, changesMost } = this.structure;
     const [takes, changes] = this.takes();
     if (takes > secondsMost + CLOSE) {
       cost += BROKEN + OVER_S * (takes - secondsMost);
-      told?.push({ rule: 'minutes' });
+      reasons?.push({ rule: 'minutes' });
     }
     if (changes > changesMost) {
       cost += BROKEN * (changes - changesMost);
-      told?.push({ rule: 'position-changes' });
+      reasons?.push({ rule: 'position-changes' });
     }
     return cost;
   }

@@ -12,7 +12,7 @@ import { compose, isComposed } from './compose.js';
 import type { Composed } from './composed.js';
 import { assessed } from './fitting.js';
 import { GAP_PERCENT } from './search.js';
-import { asked, solver } from './composing.fixture.js';
+import { composeFor, solver } from './composing.fixture.js';
 import type { ComposeQuestion } from './question.js';
 
 /** The first answer only: what a coach sees at once. */
@@ -38,7 +38,7 @@ describe('what is composed keeps the minutes and every check', () => {
   test.each(TRAINING_GOALS.map(({ id }, index) => [id, methods[index % methods.length] as (typeof methods)[number]] as const))(
     '%s by %s',
     (goalId, methodId) => {
-      const composed = atOnce(asked(goalId, methodId));
+      const composed = atOnce(composeFor(goalId, methodId));
       expect(textOf(composed)).toEqual([]);
       expect(minutesOf(composed)).toBeLessThanOrEqual(20);
       expect(minutesOf(composed)).toBeGreaterThan(17);
@@ -47,7 +47,7 @@ describe('what is composed keeps the minutes and every check', () => {
   );
 
   test.each([3, 6, 12, 45])('in %i minutes', (minutes) => {
-    const composed = atOnce(asked('mixed-class', 'daily-range', { minutes }));
+    const composed = atOnce(composeFor('mixed-class', 'daily-range', { minutes }));
     expect(textOf(composed)).toEqual([]);
     expect(minutesOf(composed)).toBeLessThanOrEqual(minutes);
   });
@@ -55,36 +55,36 @@ describe('what is composed keeps the minutes and every check', () => {
 
 test('it goes on until nothing can be better by more than the gap, and says the same when asked again', () => {
   const gaps: number[] = [];
-  const question = asked('throwing-hand', 'woven-into-practice');
+  const question = composeFor('throwing-hand', 'woven-into-practice');
   const answer = compose(question, solver, { better: ({ gapPercent }) => gaps.push(gapPercent) > 0 });
   if (!isComposed(answer)) throw new Error('Nothing was composed.');
   expect(answer.gapPercent).toBeLessThanOrEqual(GAP_PERCENT);
   expect(gaps).toEqual([...gaps].sort((a, b) => b - a));
-  const again = compose(asked('throwing-hand', 'woven-into-practice'), solver);
+  const again = compose(composeFor('throwing-hand', 'woven-into-practice'), solver);
   expect(isComposed(again) && again.sequence).toEqual(answer.sequence);
 });
 
 test('each time it tells something it is better or nearer to the best, and the last of it is the answer', () => {
-  for (const question of [asked('desk-hands', 'careful-return'), asked('grip-endurance', 'daily-range')]) {
-    const told: Composed[] = [];
-    const answer = compose(question, solver, { better: (composed) => told.push(composed) > 0 });
+  for (const question of [composeFor('desk-hands', 'careful-return'), composeFor('grip-endurance', 'daily-range')]) {
+    const found: Composed[] = [];
+    const answer = compose(question, solver, { better: (composed) => found.push(composed) > 0 });
     if (!isComposed(answer)) throw new Error('Nothing was composed.');
-    told.slice(1).forEach((next, at) => {
-      const before = must(told[at], 'what was told before');
+    found.slice(1).forEach((next, at) => {
+      const before = must(found[at], 'what was told before');
       expect(next.worth > before.worth || next.bound < before.bound).toBe(true);
       expect(next.bound).toBeLessThanOrEqual(before.bound);
     });
     // What was proven holds of all that is found later.
-    for (const { bound } of told) expect(answer.worth).toBeLessThanOrEqual(bound);
-    expect(told.length).toBeGreaterThan(2);
-    expect(told.at(-1)).toEqual(expect.objectContaining({ sequence: answer.sequence, gapPercent: answer.gapPercent }));
+    for (const { bound } of found) expect(answer.worth).toBeLessThanOrEqual(bound);
+    expect(found.length).toBeGreaterThan(2);
+    expect(found.at(-1)).toEqual(expect.objectContaining({ sequence: answer.sequence, gapPercent: answer.gapPercent }));
     expect(answer.gapPercent).toBeLessThanOrEqual(GAP_PERCENT);
   }
 });
 
 test('who is not cleared is given what does not load the hand, and told why', () => {
   const athlete = { cautions: [{ caution: 'numbness' as const, hand: 'both' as const }], equipment: EQUIPMENT };
-  const composed = atOnce(asked('handstand-load', 'careful-return', { athlete, minutes: 8 }));
+  const composed = atOnce(composeFor('handstand-load', 'careful-return', { athlete, minutes: 8 }));
   expect(levels(composed).map(({ loading }) => loading)).toEqual(levels(composed).map(() => 'unloaded'));
   expect(composed.notes.join()).toContain('no loading until');
   expect(composed.excluded.find(({ movementId }) => movementId === 'bearing.palm-support')?.why).toContain('Numbness or tingling');
@@ -92,7 +92,7 @@ test('who is not cleared is given what does not load the hand, and told why', ()
 
 test('where nobody can be, nothing is done; and there is nothing that needs what is not there', () => {
   const composed = atOnce(
-    asked('handstand-load', 'floor-loading', {
+    composeFor('handstand-load', 'floor-loading', {
       athlete: { cautions: [], equipment: ['towel'] },
       notAt: ['floor', 'wall', 'bar'],
     }),
@@ -106,14 +106,14 @@ test('where nobody can be, nothing is done; and there is nothing that needs what
 
 test('nobody begins with a handstand that never stood on their hands', () => {
   for (const methodId of ['floor-loading', 'careful-return'] as const) {
-    const postures = levels(atOnce(asked('handstand-load', methodId))).map(({ posture }) => posture);
+    const postures = levels(atOnce(composeFor('handstand-load', methodId))).map(({ posture }) => posture);
     expect(postures).not.toContain('wall handstand');
     expect(postures).not.toContain('handstand');
   }
 });
 
 test('what is left out says what really keeps it out', () => {
-  const { excluded } = atOnce(asked('handstand-load', 'floor-loading'));
+  const { excluded } = atOnce(composeFor('handstand-load', 'floor-loading'));
   const why = (id: string) => excluded.find(({ movementId }) => movementId === id)?.why;
   expect(why('bearing.handstand')).toBe(
     'Handstand, wall to free: plank or pike or wall handstand or handstand comes first and hasn’t been done recently.',
@@ -122,7 +122,7 @@ test('what is left out says what really keeps it out', () => {
 });
 
 test('it can be stopped at any time, and has then what it has', () => {
-  const question = asked('racket-arm', 'careful-return');
+  const question = composeFor('racket-arm', 'careful-return');
   let asks = 0;
   const stopped = compose(question, solver, { goOn: () => ++asks < 3 });
   if (!isComposed(stopped)) throw new Error('Nothing was composed.');
@@ -132,7 +132,7 @@ test('it can be stopped at any time, and has then what it has', () => {
 });
 
 test('a sequence that was changed has figures of its own, against the same bound', () => {
-  const question = asked('racket-arm', 'woven-into-practice');
+  const question = composeFor('racket-arm', 'woven-into-practice');
   const composed = atOnce(question);
   const same = assessed(question, composed.sequence, composed);
   expect([same.worth, same.goalPercent, same.gapPercent]).toEqual([composed.worth, composed.goalPercent, composed.gapPercent]);
@@ -149,7 +149,7 @@ test('a sequence that was changed has figures of its own, against the same bound
 });
 
 test('what is kept of a sequence does not count as what the goal wants', () => {
-  const question = asked('handstand-load', 'floor-loading', { minutes: 8 });
+  const question = composeFor('handstand-load', 'floor-loading', { minutes: 8 });
   const first = atOnce(question);
   const kept = atOnce({ ...question, keep: first.sequence.blocks });
   expect(kept.worth).toBeGreaterThan(first.worth);
@@ -161,7 +161,7 @@ test('what is kept of a sequence does not count as what the goal wants', () => {
 test('what is locked stays as it is, in its rounds', () => {
   const locked = [block('curl', 'weight.reverse-curl', 'light', '1x8 rest0'), block('squeeze', 'grip.ball-squeeze', 'soft', '1x8 rest0')];
   const rounds = [{ id: 'round-1', blockIds: ['curl', 'squeeze'], times: 3, restS: 45 }];
-  const composed = atOnce(asked('racket-arm', 'daily-range', { locked, rounds }));
+  const composed = atOnce(composeFor('racket-arm', 'daily-range', { locked, rounds }));
   expect(composed.sequence.rounds).toEqual(rounds);
   for (const each of locked) expect(composed.sequence.blocks).toContainEqual(each);
   expect(composed.sequence.blocks.filter(({ movementId }) => movementId === 'weight.reverse-curl')).toHaveLength(1);
@@ -169,16 +169,18 @@ test('what is locked stays as it is, in its rounds', () => {
 
 test('what cannot be had together says what would have to give way', () => {
   const locked = [1, 2, 3].map((index) => block(`hold-${index}`, 'bearing.palm-support', 'all-fours', '3x40s rest60', 'load'));
-  const answer = compose(asked('handstand-load', 'floor-loading', { minutes: 4, locked }), solver);
+  const answer = compose(composeFor('handstand-load', 'floor-loading', { minutes: 4, locked }), solver);
   expect(isComposed(answer)).toBe(false);
   if (!isComposed(answer))
     expect(answer.giveUp.map(({ text }) => sentenceText(text))).toContainEqual(expect.stringMatching(/more minutes are needed/));
 });
 
 test('a wrist that does not reach what the goal asks is told of, and is taken no further than it reaches', () => {
-  const stiff = asked('elbow-lever-range', 'daily-range').person;
+  const stiff = composeFor('elbow-lever-range', 'daily-range').person;
   const reach = { 'wrist extension': 62 };
-  const composed = atOnce(asked('elbow-lever-range', 'daily-range', { person: { ...stiff, rangeDeg: { left: reach, right: reach } } }));
+  const composed = atOnce(
+    composeFor('elbow-lever-range', 'daily-range', { person: { ...stiff, rangeDeg: { left: reach, right: reach } } }),
+  );
   expect(composed.notes.map((note) => sentenceText(note))).toContainEqual(
     expect.stringContaining('90° of extension; the left reaches 62°'),
   );
@@ -186,7 +188,7 @@ test('a wrist that does not reach what the goal asks is told of, and is taken no
 });
 
 test('each block has its reason, and what binds is named', () => {
-  const composed = atOnce(asked('handstand-load', 'floor-loading'));
+  const composed = atOnce(composeFor('handstand-load', 'floor-loading'));
   const reasons = composed.reasons();
   expect(reasons.map(({ blockId }) => blockId)).toEqual(composed.sequence.blocks.map(({ id }) => id));
   for (const { text } of reasons) expect(sentenceText(text)).toMatch(/\d+ s for |Only this one does it|There was time left/);
@@ -194,9 +196,9 @@ test('each block has its reason, and what binds is named', () => {
 });
 
 test('the weaker hand gets more where the method gives it a share, and nothing is out of balance for it', () => {
-  const { person } = asked('racket-arm', 'careful-return');
+  const { person } = composeFor('racket-arm', 'careful-return');
   const evidence = [maximum('grip', 'left', 240, person.today), maximum('grip', 'right', 330, person.today)];
-  const composed = atOnce(asked('racket-arm', 'careful-return', { person: { ...person, evidence } }));
+  const composed = atOnce(composeFor('racket-arm', 'careful-return', { person: { ...person, evidence } }));
   expect(textOf(composed)).toEqual([]);
   expect(composed.sequence.blocks.some(({ dose }) => dose.sides === 'left')).toBe(true);
 });

@@ -8,7 +8,7 @@ import type { ComposeQuestion } from './question.js';
 export const solver = await loadSolver();
 
 /** A question about somebody with everything at hand and nothing on record. */
-export function asked(goalId: string, methodId: keyof typeof METHODS, more: Partial<ComposeQuestion> = {}): ComposeQuestion {
+export function composeFor(goalId: string, methodId: keyof typeof METHODS, more: Partial<ComposeQuestion> = {}): ComposeQuestion {
   return {
     goal: must(shippedGoal(goalId), `a goal ${goalId}`),
     minutes: 20,

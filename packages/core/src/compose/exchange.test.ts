@@ -2,7 +2,7 @@ import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { candidatesFor } from './candidates.js';
 import { Choice } from './choice.js';
-import { asked, solver } from './composing.fixture.js';
+import { composeFor, solver } from './composing.fixture.js';
 import { exchanged } from './exchange.js';
 import { integerProgrammeOf } from './integer-programme.js';
 import { composingOf } from './question.js';
@@ -10,7 +10,7 @@ import type { Said } from './rule-words.js';
 import { worthOf } from './worth.js';
 import { runs } from '../properties.fixture.js';
 
-const composing = composingOf(asked('racket-arm', 'daily-range'));
+const composing = composingOf(composeFor('racket-arm', 'daily-range'));
 const { candidates } = candidatesFor(composing);
 const { linear, structure } = integerProgrammeOf(composing, candidates);
 const some = fc.uniqueArray(fc.nat(candidates.length - 1), { minLength: 1, maxLength: 24 });
@@ -31,9 +31,9 @@ test('what cannot be worth more is not looked at to its end, and what can be is'
   fc.assert(
     fc.property(some, fc.nat(candidates.length - 1), fc.integer({ min: -300, max: 60 }), (mine, more, least) => {
       const choice = Choice.of(structure, mine);
-      const told: Said[] = [];
-      const value = choice.worth() - choice.broken(told);
-      expect(told.length > 0).toBe(choice.broken() > 0);
+      const reasons: Said[] = [];
+      const value = choice.worth() - choice.broken(reasons);
+      expect(reasons.length > 0).toBe(choice.broken() > 0);
       if (value > least + 1e-6) expect(choice.valueAbove(least)).toBeCloseTo(value, 9);
       else if (value < least - 1e-6) expect(choice.valueAbove(least)).toBeLessThanOrEqual(least);
       if (mine.includes(more)) return;
@@ -98,7 +98,7 @@ test('exchanging is never worse than taking what brings most, one after the othe
 test.each(['desk-hands', 'gentle-return', 'elbow-lever-range', 'mixed-class'] as const)(
   'from what the relaxation takes it comes to something sound, without going in circles: %s',
   (goal) => {
-    const mine = composingOf(asked(goal, 'floor-loading'));
+    const mine = composingOf(composeFor(goal, 'floor-loading'));
     const shelf = candidatesFor(mine).candidates;
     const programme = integerProgrammeOf(mine, shelf);
     const { values, reduced } = solver.relax(programme.linear);

@@ -19,7 +19,7 @@ export interface SuchWork {
 }
 
 /** What the goal itself asks of a hand: the nearer the work comes to it, the more it counts. */
-export interface Asked {
+export interface GoalDemand {
   readonly effortPercent?: number;
   readonly loadPercentBW?: number;
   readonly extensionDeg?: number;
@@ -35,7 +35,7 @@ export interface Want {
   readonly share: number;
   /** One of these fits. */
   readonly such: readonly SuchWork[];
-  readonly asks?: Asked;
+  readonly asks?: GoalDemand;
 }
 
 /** What a session is for, as data. */
@@ -99,4 +99,5 @@ export function targetsS({ wants }: TrainingGoal, minutes: number): number[] {
   return wants.map(({ share }) => (60 * minutes * WORKING.value * share) / all);
 }
 
-const reachedShare = (asked: number | undefined, given: () => number) => (asked === undefined ? 1 : Math.min(1, given() / asked));
+const reachedShare = (wantedDeg: number | undefined, given: () => number) =>
+  wantedDeg === undefined ? 1 : Math.min(1, given() / wantedDeg);

@@ -54,15 +54,15 @@ describe('a programme that takes some looking', () => {
   });
 
   test('tells each better solution, and what it is worth', () => {
-    const told: number[] = [];
+    const reportedCapacities: number[] = [];
     solver.solve(linear, {
       better: (values, worth) => {
         expect(things.reduce((sum, [each], at) => sum + each * Math.round(values[at] ?? 0), 0)).toBeCloseTo(worth, 6);
-        told.push(worth);
+        reportedCapacities.push(worth);
       },
     });
-    expect(told).toEqual(told.toSorted((a, b) => a - b));
-    expect(told.at(-1)).toBeCloseTo(best, 6);
+    expect(reportedCapacities).toEqual(reportedCapacities.toSorted((a, b) => a - b));
+    expect(reportedCapacities.at(-1)).toBeCloseTo(best, 6);
   });
 
   test('begins with what it is given, and stops when it is told to', () => {

@@ -83,8 +83,8 @@ function balanceRows(programme: ProgrammeWriter, name: (typeof PAIR_NAMES)[numbe
   programme.recorded.pairs.push({ about: name, first, second, band, bothWays, worthComparing });
   const compared = writer.unknown({ whole: true });
   writer.row('balance', [...first, ...second, [compared, -MUCH]], { max: worthComparing }, name);
-  const within = (more: Amounts, less: Amounts) =>
+  const keepBetween = (more: Amounts, less: Amounts) =>
     writer.row('balance', [...more, ...less.map(([at, dose]) => [at, -band * dose] as const), [compared, MUCH]], { max: MUCH }, name);
-  within(first, second);
-  if (bothWays) within(second, first);
+  keepBetween(first, second);
+  if (bothWays) keepBetween(second, first);
 }

@@ -3,13 +3,13 @@ import fc from 'fast-check';
 import { GOOD, instead, type Line, without, write } from '../rules/checks/sessions.fixture.js';
 import type { Finding } from '../rules/checks/index.js';
 import type { Sequence } from '../model/sequence.js';
-import { asked } from './composing.fixture.js';
+import { composeFor } from './composing.fixture.js';
 import { judged, mended, weightOf } from './mend.js';
 import { type Composing, composingOf, type ComposeQuestion } from './question.js';
 import { runs } from '../properties.fixture.js';
 
 const composingFor = (more: Partial<ComposeQuestion> = {}): Composing =>
-  composingOf(asked('mixed-class', 'daily-range', { minutes: 30, ...more }));
+  composingOf(composeFor('mixed-class', 'daily-range', { minutes: 30, ...more }));
 const composing = composingFor();
 const idsOf = (findings: readonly Finding[]) => findings.map(({ check }) => check.id);
 const movementsOf = ({ blocks }: Sequence) => blocks.map(({ movementId }) => movementId);

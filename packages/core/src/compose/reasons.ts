@@ -39,7 +39,7 @@ export function reasonsFor(composing: Composing, view: SessionView, chosen: read
     choice.broken(broken);
     choice.toggle(index);
     const gives = giving(composing, candidate);
-    const keeps = keptWords(broken);
+    const keeps = keptRuleWords(broken);
     const why: (Sentence | false)[] = [
       gives !== '' && say`${capitalSentence(gives)}.`,
       keeps.length > 0 && `Only this one does it: ${keeps.join('; ')}.`,
@@ -51,7 +51,7 @@ export function reasonsFor(composing: Composing, view: SessionView, chosen: read
 }
 
 /** Rules that only this block keeps, those of one kind together: “the wrist is taken toward radial and ulnar”. */
-function keptWords(broken: readonly Said[]): string[] {
+function keptRuleWords(broken: readonly Said[]): string[] {
   const mine = broken.filter(({ rule }) => !OF_ALL.includes(rule));
   return [...groupedBy(mine, ({ rule }) => rule)].map(([rule, said]) => {
     const abouts = [...new Set(said.flatMap(({ about }) => about ?? []))];
@@ -130,8 +130,8 @@ export function bindingOf({ linear }: Pick<IntegerProgramme, 'linear'>, { prices
 /** What is to be known before any of it: what keeps hands off, and what of the goal lies beyond where somebody’s wrists reach. */
 export function notesFor({ goal, person, athlete }: Composing): Sentence[] {
   const advices = advicesOf(athlete?.cautions ?? []).filter(({ forbids }) => forbids);
-  const asked = goal.wants.flatMap(({ asks }) => asks?.extensionDeg ?? []);
-  const most = Math.max(0, ...asked);
+  const wantedDegs = goal.wants.flatMap(({ asks }) => asks?.extensionDeg ?? []);
+  const most = Math.max(0, ...wantedDegs);
   const beyond = HANDS.flatMap((hand) => {
     const range = person.rangeDeg?.[hand]?.['wrist extension'];
     return range !== undefined && range < most

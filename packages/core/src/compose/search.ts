@@ -60,9 +60,9 @@ export class Search {
     });
     if (!this.found(chosenOf(ofFew, this.few))) return this.best;
     // What cannot be part of anything better by more than the gap is left out; what is left is solved to its end.
-    const known = Math.max(near?.worth ?? -Infinity, ofFew.worth);
-    const chosen = (ofFew.worth >= known ? chosenOf(ofFew, this.few) : near?.chosen) ?? [];
-    const wanted = known / (1 - CLOSE);
+    const bestSoFar = Math.max(near?.worth ?? -Infinity, ofFew.worth);
+    const chosen = (ofFew.worth >= bestSoFar ? chosenOf(ofFew, this.few) : near?.chosen) ?? [];
+    const wanted = bestSoFar / (1 - CLOSE);
     const left = [...candidates.keys()].filter(
       (at) => chosen.includes(at) || this.inRelaxed(at) > TINY || relaxed.worth + (relaxed.reduced[at] ?? 0) >= wanted,
     );
@@ -120,7 +120,7 @@ export class Search {
   /** Arranges what was found, and tells it where it is better than what is known. */
   private tell(chosen: readonly number[]): void {
     const next = this.isOver ? null : this.fitted(chosen);
-    if (next && next.worth > (this.best?.worth ?? -Infinity)) this.told(next);
+    if (next && next.worth > (this.best?.worth ?? -Infinity)) this.reportBest(next);
   }
 
   /** Lowers the bound, and tells what is known with it where that is worth telling. @param worthTelling smaller by so much, percent */
@@ -129,10 +129,10 @@ export class Search {
     if (!this.best || this.isOver) return;
     const gapPercent = gapOf(this.best.worth, this.bound);
     const isThere = gapPercent <= GAP_PERCENT && this.best.gapPercent > GAP_PERCENT;
-    if (isThere || this.best.gapPercent - gapPercent >= worthTelling) this.told(this.best);
+    if (isThere || this.best.gapPercent - gapPercent >= worthTelling) this.reportBest(this.best);
   }
 
-  private told(best: Composed): void {
+  private reportBest(best: Composed): void {
     this.best = { ...best, bound: this.bound, gapPercent: gapOf(best.worth, this.bound) };
     this.isOver = this.follower.better?.(this.best) === false;
   }
@@ -181,8 +181,8 @@ function promising({ programme, relaxed, candidates }: Searched, share = 1): num
   }
   for (const { min, terms } of programme.linear.rows) {
     if (min < 1) continue;
-    const asked = terms.map(([at]) => at).filter((at) => at < candidates.length);
-    best(asked, FIRST.ofRule);
+    const chosen = terms.map(([at]) => at).filter((at) => at < candidates.length);
+    best(chosen, FIRST.ofRule);
   }
   return all.filter((index) => kept.has(index) || candidates[index]?.locked);
 }

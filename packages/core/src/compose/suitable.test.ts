@@ -6,13 +6,13 @@ import { findLevel, usualWay } from '../model/movement.js';
 import { parseDose } from '../model/dose-shorthand.js';
 import { must } from '../vocabulary/lists.js';
 import { EQUIPMENT } from '../vocabulary/places.js';
-import { asked } from './composing.fixture.js';
+import { composeFor } from './composing.fixture.js';
 import { type ComposeQuestion, composingOf } from './question.js';
 import { suiting } from './suitable.js';
 
 /** What a movement is given as to somebody who asks for handstands by floor loading; the reason where it is not. */
 function given(movementId: string, more: Partial<ComposeQuestion> = {}): string {
-  const composing = composingOf(asked('handstand-load', 'floor-loading', more));
+  const composing = composingOf(composeFor('handstand-load', 'floor-loading', more));
   const suits = suiting(composing, must(shippedMovement(movementId), `a movement ${movementId}`));
   return 'why' in suits ? sentenceText(suits.why) : suits.level.id;
 }
@@ -60,15 +60,15 @@ test('what is kept of a sequence stays at its level and dose, unless something s
   const gentle = must(findLevel(movement, 'gentle'), 'a level');
   const dose = { ...gentle.dose, restS: gentle.dose.restS + 7 };
   const keep = [{ id: 'b1', phase: 'load' as const, movementId: movement.id, levelId: 'gentle', dose }];
-  const composing = composingOf(asked('handstand-load', 'floor-loading', { keep }));
+  const composing = composingOf(composeFor('handstand-load', 'floor-loading', { keep }));
   expect(suiting(composing, movement)).toMatchObject({ level: { id: 'gentle' }, dose, phase: 'load' });
   const tooLong = [{ ...keep[0]!, dose: parseDose('9x30 @90% 60s', usualWay(movement)) }];
-  const other = suiting(composingOf(asked('handstand-load', 'floor-loading', { keep: tooLong })), movement);
+  const other = suiting(composingOf(composeFor('handstand-load', 'floor-loading', { keep: tooLong })), movement);
   expect(other).not.toMatchObject({ dose: tooLong[0]!.dose });
 });
 
 test('everything on the shelf is given at a level of its own, or has a sentence why not', () => {
-  const composing = composingOf(asked('mixed-class', 'careful-return'));
+  const composing = composingOf(composeFor('mixed-class', 'careful-return'));
   for (const movement of LIBRARY) {
     const suits = suiting(composing, movement);
     if ('why' in suits) expect(sentenceText(suits.why)).toMatch(/\.$/);

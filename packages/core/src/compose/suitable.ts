@@ -100,7 +100,7 @@ export function suiting(composing: Composing, movement: Movement): Suited | Refu
   const there = movement.ladder.filter(({ posture }) => isThere(composing, posture));
   const [gentlest] = there;
   if (!gentlest) return { why: `${movement.name}: not possible in these positions.` };
-  const kept = keptAs(composing, movement, there);
+  const kept = asSuited(composing, movement, there);
   if (kept) return kept;
   const cautions = athlete?.cautions ?? [];
   const dosed = (level: Level) => doseNow(doseToAdd(movement, level, { method, weaker, cautions, past }), level, movement.id, standings);
@@ -146,7 +146,7 @@ function wantedOf({ standings = [], past, now }: Composing, movement: Movement, 
 }
 
 /** As it is in the sequence to refit, unless a rule forbids it now. */
-function keptAs(composing: Composing, movement: Movement, there: readonly Level[]): Suited | undefined {
+function asSuited(composing: Composing, movement: Movement, there: readonly Level[]): Suited | undefined {
   const block = composing.keep?.find(({ movementId }) => movementId === movement.id);
   const level = there.find(({ id }) => id === block?.levelId);
   if (!block || !level || lackingFor(composing, movement, level, block.dose).length > 0) return undefined;
@@ -194,14 +194,14 @@ function againstBeginning({ method, person, postures }: Composing, { ladder }: M
   const most = Math.min(FIRST_TIME[method.effort], method.effortCeilingPercent);
   const effort = effortOf(form.demand);
   if (effort > most) return `${effort.toFixed(0)} % effort at “${level.name}”; ${method.name} starts at ${most} % or less`;
-  const rung = ladder.indexOf(level);
+  const levelIndex = ladder.indexOf(level);
   const before = COMES_AFTER[level.posture];
   // Of what takes skill one begins with the first rung, and only after what comes before it.
   if (before && !before.some((posture) => postures.has(posture))) return `${before.join(' or ')} comes first and hasn’t been done recently`;
-  if (before && rung > 0) return 'start with its first level, which is not allowed now';
+  if (before && levelIndex > 0) return 'start with its first level, which is not allowed now';
   const hardest = HANDS.flatMap((hand) => form.demand[hand].efforts[0] ?? []);
-  const rungs = hardest.every(isKnown) ? FIRST_RUNGS.known : FIRST_RUNGS.unknown;
-  return rung < rungs ? null : 'start further down, where no level is allowed now';
+  const firstLevels = hardest.every(isKnown) ? FIRST_RUNGS.known : FIRST_RUNGS.unknown;
+  return levelIndex < firstLevels ? null : 'start further down, where no level is allowed now';
 }
 
 /** Between hard sets one rests; between loaded ones at least a little. */

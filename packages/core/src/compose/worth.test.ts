@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { TRAINING_GOALS } from '../library/index.js';
 import { candidatesFor } from './candidates.js';
-import { asked } from './composing.fixture.js';
+import { composeFor } from './composing.fixture.js';
 import { countsFor, targetsS } from './goal.js';
 import { composingOf } from './question.js';
 import { session } from '../rules/checks/sessions.fixture.js';
@@ -46,7 +46,7 @@ test.each(TRAINING_GOALS.map((goal) => [goal.id, goal] as const))(
   },
 );
 
-const composing = composingOf(asked('handstand-load', 'floor-loading'));
+const composing = composingOf(composeFor('handstand-load', 'floor-loading'));
 const { candidates } = candidatesFor(composing);
 
 test('more of one want than is wanted does not make up for another', () => {

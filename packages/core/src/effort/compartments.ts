@@ -211,11 +211,11 @@ function timesOf(rates: Rates, effort: number): Map<number, number> {
  */
 export function enduranceTimeS(rates: Rates, effort: number, charged = effort): number {
   if (effort > 1) return 0;
-  const known = timesOf(rates, effort);
-  let seconds = known.get(charged);
+  const timesByRate = timesOf(rates, effort);
+  let seconds = timesByRate.get(charged);
   if (seconds === undefined) {
     seconds = charged < RESTS_BELOW.value ? Infinity : (holdTimeS(rates, RESTED, effort, ENDLESS_S, charged) ?? Infinity);
-    known.set(charged, seconds);
+    timesByRate.set(charged, seconds);
   }
   return seconds;
 }

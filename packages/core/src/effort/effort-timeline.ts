@@ -54,10 +54,10 @@ export interface BlockForm {
  * for this person. Work of both hands counts for each; rests and announcements ask for nothing.
  */
 export function effortTimeline(person: Person, sequence: Sequence, timeline: Timeline, lookup: MovementLookup): EffortTimeline {
-  const { asked, demands, forms, impossible } = askTurns(person, sequence, lookup);
+  const { asked: postures, demands, forms, impossible } = informsMaximum(person, sequence, lookup);
   const writer = new SpanWriter();
   for (const event of timeline.events) {
-    const turn = asked.get(turnKey(event));
+    const turn = postures.get(turnKey(event));
     if (!turn || !WORK_EVENTS.includes(event.kind)) continue;
     const efforts = turn.second && event.direction === turn.turned ? turn.second : turn.first;
     for (const hand of event.side === 'both' ? HANDS : [event.side]) writer.write(event, efforts[hand]);
@@ -65,29 +65,29 @@ export function effortTimeline(person: Person, sequence: Sequence, timeline: Tim
     if (event.side !== 'both') writer.write(event, turn.beside?.[otherHand(event.side)] ?? []);
   }
   const { spans } = writer;
-  const turnDemands = timeline.turns.map((turn) => asked.get(turnKey(turn))?.demand ?? null);
+  const turnDemands = timeline.turns.map((turn) => postures.get(turnKey(turn))?.demand ?? null);
   return { spans, durationMs: timeline.durationMs, demands, turnDemands, forms, impossible };
 }
 
 /** What every turn asks, found once for each. */
-function askTurns(person: Person, sequence: Sequence, lookup: MovementLookup) {
+function informsMaximum(person: Person, sequence: Sequence, lookup: MovementLookup) {
   const impossible: { blockId: string; message: string }[] = [];
-  const asked = new Map<string, Asked & { readonly turned: string | undefined }>();
+  const postures = new Map<string, Posture & { readonly turned: string | undefined }>();
   const demands: (Demand | null)[] = sequence.blocks.map(() => null);
   const forms: BlockForm[][] = sequence.blocks.map(() => []);
   for (const turn of turnsOf(sequence)) {
     const { block, movement, level, dose, pace } = turnOf(sequence, turn, lookup);
-    const found = askedOf(person, level, dose, pace);
+    const found = postureOf(person, level, dose, pace);
     if (typeof found === 'string') {
       if (!impossible.some(({ blockId }) => blockId === block.id)) impossible.push({ blockId: block.id, message: found });
       continue;
     }
-    asked.set(turnKey(turn), { ...found, turned: movement.directions?.[1] });
-    const known = itemAt(forms, turn.blockIndex);
-    if (!known.some((form) => form.demand === found.demand)) known.push({ level: found.level, demand: found.demand });
+    postures.set(turnKey(turn), { ...found, turned: movement.directions?.[1] });
+    const blockForm = itemAt(forms, turn.blockIndex);
+    if (!blockForm.some((form) => form.demand === found.demand)) blockForm.push({ level: found.level, demand: found.demand });
     demands[turn.blockIndex] = harder(demands[turn.blockIndex] ?? null, found.demand);
   }
-  return { asked, demands, forms, impossible };
+  return { asked: postures, demands, forms, impossible };
 }
 
 const hardest = ({ left, right }: Demand) => Math.max(left.effortPercent, right.effortPercent);
@@ -144,7 +144,7 @@ function lay(
 }
 
 /** What a level asks of a person: its demand, each group's effort, the efforts of its second direction where they are others, and the other hand's. */
-interface Asked extends BlockForm {
+interface Posture extends BlockForm {
   readonly first: Efforts;
   readonly second: Efforts | null;
   readonly beside: Efforts | null;
@@ -154,31 +154,31 @@ interface Asked extends BlockForm {
  * What was asked of whom already: an edit changes one block of thirty, and the others ask what they asked before. Keyed by identity, so that
  * nothing is kept of a person or a level that is gone.
  */
-const known = new WeakMap<Person, WeakMap<Level, Map<string, Asked | string>>>();
+const cache = new WeakMap<Person, WeakMap<Level, Map<string, Posture | string>>>();
 
 /** A level as dosed and what it asks of somebody; null where this body cannot take it. */
 export function formOf(person: Person, level: Level, dose: Dose): BlockForm | null {
-  const asked = askedOf(person, level, dose, 1);
-  return typeof asked === 'string' ? null : asked;
+  const posture = postureOf(person, level, dose, 1);
+  return typeof posture === 'string' ? null : posture;
 }
 
 /** What a level asks as dosed, at a pace; why not, in words, where this body cannot take it. */
-function askedOf(person: Person, level: Level, dose: Dose, pace: number): Asked | string {
-  let ofPerson = known.get(person);
-  if (!ofPerson) known.set(person, (ofPerson = new WeakMap()));
+function postureOf(person: Person, level: Level, dose: Dose, pace: number): Posture | string {
+  let ofPerson = cache.get(person);
+  if (!ofPerson) cache.set(person, (ofPerson = new WeakMap()));
   const own = withOwnLoad(level, dose.load);
   let ofLevel = ofPerson.get(own);
-  if (!ofLevel) ofPerson.set(own, (ofLevel = new Map<string, Asked | string>()));
+  if (!ofLevel) ofPerson.set(own, (ofLevel = new Map<string, Posture | string>()));
   // Only what moves freely is paced by its dose.
   const { tempo, holdS = 0 } = dose;
   const paced = level.load.kind === 'move' ? ` ${pace} ${tempo?.outS ?? ''} ${holdS} ${tempo?.backS ?? ''}` : '';
   const key = `${dose.effortPercent ?? ''}${paced}`;
-  let asked = ofLevel.get(key);
-  if (asked === undefined) ofLevel.set(key, (asked = computed(person, level, dose, pace)));
-  return asked;
+  let posture = ofLevel.get(key);
+  if (posture === undefined) ofLevel.set(key, (posture = computed(person, level, dose, pace)));
+  return posture;
 }
 
-function computed(person: Person, level: Level, dose: Dose, pace: number): Asked | string {
+function computed(person: Person, level: Level, dose: Dose, pace: number): Posture | string {
   try {
     const dosed = asDosed(person, level, dose, pace);
     const demand = demandOf(person, dosed);

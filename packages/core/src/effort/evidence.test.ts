@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { evidenceOf, type ToldSession } from './evidence.js';
+import { evidenceOf, type ReportedSession } from './evidence.js';
 import { shippedMovement } from '../library/index.js';
 import { atOdds, maximum } from '../mechanics/belief.js';
 import { capacityOf, type Person } from '../mechanics/capacity.js';
@@ -17,7 +17,7 @@ const WOMAN: Person = {
 };
 
 /** A session of one block, each set of which was done to a share, with the exertion that was said of it. */
-function told(movementId: string, levelId: string, dose: string, exertion: number | null, share = 1): ToldSession {
+function sessionOf(movementId: string, levelId: string, dose: string, exertion: number | null, share = 1): ReportedSession {
   const movement = shippedMovement(movementId)!;
   const blocks = [{ id: 'b', phase: 'load' as const, movementId, levelId, dose: parseDose(dose, usualWay(movement)) }];
   const plan: Sequence = { title: '', purpose: '', budgetMin: 20, pacing: USUAL_PACING, blocks };
@@ -34,7 +34,7 @@ function told(movementId: string, levelId: string, dose: string, exertion: numbe
   const at = { startedAt: '2026-11-20T09:00:00.000Z', endedAt: '2026-11-20T09:20:00.000Z', onDay: '2026-11-20' };
   return { id: 's', ...at, plan, sets, reports: [{ blockId: 'b', exertion }] };
 }
-const seen = (...session: Parameters<typeof told>) => evidenceOf(WOMAN, [told(...session)], shippedMovement);
+const seen = (...session: Parameters<typeof sessionOf>) => evidenceOf(WOMAN, [sessionOf(...session)], shippedMovement);
 const HANG = ['hang.full', 'bar', '1x15s'] as const;
 const grip = capacityOf(WOMAN, 'grip', 'left').value;
 
@@ -73,7 +73,7 @@ describe('what sets tell of maxima', () => {
 
   test('a rating of nothing at a true maximum moves a tested hand little, and is named as not fitting', () => {
     const tested = { ...WOMAN, evidence: [maximum('grip', 'left', grip * 0.78, '2026-11-21')] };
-    const sets = evidenceOf(tested, [told(...HANG, 0)], shippedMovement);
+    const sets = evidenceOf(tested, [sessionOf(...HANG, 0)], shippedMovement);
     const both = { ...tested, evidence: [...tested.evidence, ...sets] };
     const { value, evidence } = capacityOf(both, 'grip', 'left');
     expect(evidence).toHaveLength(2);

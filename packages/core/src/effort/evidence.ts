@@ -9,7 +9,7 @@ import { type PlannedDoneRow, plannedAgainstDone } from '../timeline/planned-don
 import { working } from '../vocabulary/constant.js';
 
 /** A session that was carried out, with what was said of its blocks. */
-export interface ToldSession extends CarriedOut {
+export interface ReportedSession extends CarriedOut {
   /** How hard each block was, 0–10; null where nobody said. */
   readonly reports: readonly { readonly blockId: string; readonly exertion: number | null }[];
 }
@@ -27,11 +27,11 @@ const AT_THE_END = 9;
  * What the sets of sessions tell of maxima: the capacity with which the hardest muscle of each rated block would have been felt as hard as was said.
  * A press tells nothing, since it is a share of the own maximum. @param person of whom maxima that were tested may be known
  */
-export function evidenceOf(person: Person, sessions: readonly ToldSession[], lookup: MovementLookup): Evidence[] {
+export function evidenceOf(person: Person, sessions: readonly ReportedSession[], lookup: MovementLookup): Evidence[] {
   return sessions.flatMap((session) => evidenceOfSession(person, session, lookup));
 }
 
-function evidenceOfSession(person: Person, session: ToldSession, lookup: MovementLookup): Evidence[] {
+function evidenceOfSession(person: Person, session: ReportedSession, lookup: MovementLookup): Evidence[] {
   const { plan, sets, reports, onDay } = session;
   const howOf = (blockId: string, done: DoneShare) =>
     howItEnded(reports.findLast((report) => report.blockId === blockId)?.exertion ?? null, done);
@@ -89,13 +89,13 @@ function doneShare(rows: readonly PlannedDoneRow[]): DoneShare {
 }
 
 /** What an ending tells: how hard it was, and how surely. Null where it tells nothing. */
-function howItEnded(told: number | null, { share, formFailed }: DoneShare): SetEnding | null {
+function howItEnded(reported: number | null, { share, formFailed }: DoneShare): SetEnding | null {
   if (!(share > 0)) return null;
   const early = share < ENDED_EARLY;
-  if (formFailed && (told === null || told >= AT_THE_END)) {
+  if (formFailed && (reported === null || reported >= AT_THE_END)) {
     return { kind: 'to failure', rating: 10, words: 'until form broke down' };
   }
-  if (early && told !== null && told >= AT_THE_END) return { kind: 'to failure', rating: 10, words: 'to failure' };
-  if (told !== null) return { kind: 'rated', rating: Math.max(LEAST_RATING, told), words: `rated ${told} of 10` };
+  if (early && reported !== null && reported >= AT_THE_END) return { kind: 'to failure', rating: 10, words: 'to failure' };
+  if (reported !== null) return { kind: 'rated', rating: Math.max(LEAST_RATING, reported), words: `rated ${reported} of 10` };
   return early ? { kind: 'broken off', rating: BROKEN_OFF, words: 'stopped early' } : null;
 }

@@ -37,7 +37,7 @@ describe('fatigue through a session', () => {
     const { failures, lowest } = of.get('left finger flexors')!;
     const failure = firstOf(failures);
     expect(failure.blockId).toBe('b0');
-    expect(failure.heldS).toBeLessThan(failure.askedS);
+    expect(failure.heldS).toBeLessThan(failure.neededS);
     expect(lowest).toBeLessThan(0.6);
     const longer = courses(['isometric.hook-pull', 'medium', `2x1 @60% 70s tempo1-1 rest${20 + failure.restS!}`]);
     expect(longer.courses.get('left finger flexors')!.failures).toEqual([]);

@@ -16,7 +16,7 @@ export interface Failure {
   readonly atMs: number;
   /** How long the work had gone on, and how long it should have. */
   readonly heldS: number;
-  readonly askedS: number;
+  readonly neededS: number;
   /** What the work asks for, as a share of the most; from here on no more than that is left. */
   readonly asks: number;
   /** Rest before this work with which it could be held, whole seconds; null when no rest of ten minutes is enough. */
@@ -27,12 +27,12 @@ export interface Failure {
  * Why a group cannot hold its work, said after its name: how long it goes, what is left by then beside what is asked, and what would mend it.
  * @example failureWords({ blockId: 'b', atMs: 0, heldS: 12, askedS: 30, asks: 0.62, restS: 40 }) → 'tire out after 12 of 30 s: only 62 % of their strength is left then, and the work needs all of it. Add 40 s of rest before.'
  */
-export function failureWords({ heldS, askedS, asks, restS }: Failure): string {
+export function failureWords({ heldS, neededS: askedS, asks, restS }: Failure): string {
   if (asks > 1) return `need ${percent(asks)} of their maximum. Take an easier level.`;
   const mend = restS === null ? 'More rest won’t help: take an easier level or less.' : `Add ${restS} s of rest before.`;
   if (heldS === 0) return `can’t start: less strength is left than the ${percent(asks)} this work needs. ${mend}`;
-  const [held, asked] = [heldS.toFixed(0), askedS.toFixed(0)];
-  const until = held === asked ? `tire out at the very end of ${asked} s` : `tire out after ${held} of ${asked} s`;
+  const [held, neededText] = [heldS.toFixed(0), askedS.toFixed(0)];
+  const until = held === neededText ? `tire out at the very end of ${neededText} s` : `tire out after ${held} of ${neededText} s`;
   return `${until}: only ${percent(asks)} of their strength is left then, and the work needs all of it. ${mend}`;
 }
 
@@ -158,11 +158,11 @@ export function blocksFailing(rates: Rates, spans: readonly EffortSpan[], from: 
   const failing = new Set<string>();
   let units = from;
   let nowMs = 0;
-  let [asked, spread, share, fails] = [NaN, NaN, 1, 0];
+  let [needed, spread, share, fails] = [NaN, NaN, 1, 0];
   for (const { blockId, startMs, endMs, effort, charged, logSd, open } of spans) {
     if (startMs > nowMs) units = step(rates, units, 0, (startMs - nowMs) / 1000);
-    if (effort !== asked || logSd !== spread) {
-      [asked, spread] = [effort, logSd];
+    if (effort !== needed || logSd !== spread) {
+      [needed, spread] = [effort, logSd];
       share = shareFor(logSd, z);
       fails = effort * share > 1 ? 0 : failsAt(rates, effort * share);
     }
@@ -184,7 +184,7 @@ function failureOf(rates: Rates, before: Units, span: EffortSpan, seconds: numbe
   const { blockId, startMs, effort } = span;
   const forS = heldS(rates, before, span, seconds);
   const atMs = startMs + Math.round(forS * 1000);
-  return { blockId, atMs, heldS: forS, askedS: seconds, asks: effort, restS: restFor(rates, before, span, seconds) };
+  return { blockId, atMs, heldS: forS, neededS: seconds, asks: effort, restS: restFor(rates, before, span, seconds) };
 }
 
 /** The shortest rest before a piece of work after which it can be held, by halving; rest only ever helps. */

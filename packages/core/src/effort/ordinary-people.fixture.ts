@@ -7,7 +7,7 @@ import type { MuscleGroup } from '../vocabulary/muscles.js';
 export type Verdict = 'easy' | 'can' | 'hard' | 'cannot';
 
 /** What practitioners ask of somebody, and how it goes. A working table from coaching practice. */
-export type Asked = readonly [
+export type TableRow = readonly [
   movementId: string,
   levelId: string,
   who: `${'untrained' | 'practised'} ${'woman' | 'man'}`,
@@ -22,14 +22,14 @@ const BODIES: Record<'woman' | 'man', Body> = {
 };
 
 /** Somebody of thirty of whom nothing was measured; practised are maxima 1.4 times the norm. */
-export function personOfTable(who: Asked[2]): Person {
+export function personOfTable(who: TableRow[2]): Person {
   const [strength, body] = who.split(' ') as ['untrained' | 'practised', 'woman' | 'man'];
   const name: StrengthName = strength === 'practised' ? 'practised' : 'ordinary';
   return { body: BODIES[body], ageYears: 30, evidence: [], strengthOfNorm: STRENGTHS[name], today: '2026-11-01' };
 }
 
 /** Every row of the table. */
-export const ORDINARY_PEOPLE: readonly Asked[] = [
+export const ORDINARY_PEOPLE: readonly TableRow[] = [
   ['free.wrist-circles', 'free-fist', 'untrained woman', '1x3 tempo4-4 L,R <>', 'easy', 'all'],
   ['free.open-close', 'slow', 'untrained woman', '1x10 tempo2-2', 'easy', 'all'],
   ['free.open-close', 'fast', 'untrained man', '1x30s', 'can', 'finger extensors'],

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { effortTimeline } from './effort-timeline.js';
 import { type Failure, fatigueCourses } from './fatigue-course.js';
-import { type Asked, ORDINARY_PEOPLE, personOfTable, type Verdict } from './ordinary-people.fixture.js';
+import { type TableRow, ORDINARY_PEOPLE, personOfTable, type Verdict } from './ordinary-people.fixture.js';
 import { LIBRARY, shippedMovement } from '../library/index.js';
 import type { Person } from '../mechanics/capacity.js';
 import { parseDose } from '../model/dose-shorthand.js';
@@ -12,7 +12,7 @@ import { partsOf } from '../vocabulary/muscles.js';
 import { STRENGTHS } from '../vocabulary/strengths.js';
 
 /** The most effort of the groups that are looked at, percent, and the share of the work that is held, 0–1. */
-function carriedOut(person: Person, movementId: string, levelId: string, dose: Dose, lookAt: Asked[5] = 'all') {
+function carriedOut(person: Person, movementId: string, levelId: string, dose: Dose, lookAt: TableRow[5] = 'all') {
   const block = { id: 'b', phase: 'load' as const, movementId, levelId, dose };
   const sequence = { title: '', purpose: '', budgetMin: 60, pacing: USUAL_PACING, blocks: [block] };
   const efforts = effortTimeline(person, sequence, compileTimeline(sequence, shippedMovement), shippedMovement);
@@ -77,24 +77,24 @@ describe('usual doses', () => {
   const fails = (who: Person, { movement, level }: (typeof levels)[number]) => carriedOut(who, movement.id, level.id, level.dose).held < 1;
 
   test('no level fails its own for those it is meant for', () => {
-    const failing = levels.flatMap((rung) =>
-      PEOPLE.filter((who) => fails({ ...who, strengthOfNorm: STRENGTHS[rung.level.meantFor ?? 'ordinary'] }, rung)).map(
-        ({ body }) => `${rung.movement.id} ${rung.level.id} ${body.sex}`,
+    const failing = levels.flatMap((entry) =>
+      PEOPLE.filter((who) => fails({ ...who, strengthOfNorm: STRENGTHS[entry.level.meantFor ?? 'ordinary'] }, entry)).map(
+        ({ body }) => `${entry.movement.id} ${entry.level.id} ${body.sex}`,
       ),
     );
     expect(failing).toEqual([]);
   });
 
   test('a level that ordinary people hold is not kept for practised ones', () => {
-    const kept = levels.filter((rung) => rung.level.meantFor && !PEOPLE.some((who) => fails(who, rung)));
+    const kept = levels.filter((entry) => entry.level.meantFor && !PEOPLE.some((who) => fails(who, entry)));
     expect(kept.map(({ movement, level }) => `${movement.id} ${level.id}`)).toEqual([]);
   });
 
   test('a first level holds for everybody, small and tall, young and old', () => {
     const failing = levels
       .filter(({ index }) => index === 0)
-      .flatMap((rung) =>
-        ANYBODY.filter((who) => fails(who, rung)).map(({ body }) => `${rung.movement.id} ${rung.level.id} ${body.sex} ${body.statureM}`),
+      .flatMap((entry) =>
+        ANYBODY.filter((who) => fails(who, entry)).map(({ body }) => `${entry.movement.id} ${entry.level.id} ${body.sex} ${body.statureM}`),
       );
     expect(failing).toEqual([]);
   });

@@ -10,7 +10,7 @@ import { compileTimeline } from '../timeline/compile-timeline.js';
 import { addDays } from '../vocabulary/days.js';
 import { itemAt, must } from '../vocabulary/lists.js';
 import { calibrationOf } from './calibration.js';
-import type { ToldSession } from './evidence.js';
+import type { ReportedSession } from './evidence.js';
 import { exertionFelt, workFelt } from './felt.js';
 import { predictionsOf } from './predictions.js';
 
@@ -24,7 +24,7 @@ const PLAN: Sequence = {
 const timeline = compileTimeline(PLAN, shippedMovement);
 
 /** The palm lift, all of it done, on a day, rated so. */
-function session(number: number, exertion: number, share = 1): ToldSession {
+function session(number: number, exertion: number, share = 1): ReportedSession {
   const day = addDays(FIRST, 2 * number);
   const sets = timeline.stints.map(({ blockId, set, side, direction, unit, plannedAmount }, index) => ({
     id: `${number} ${index}`,
@@ -41,18 +41,18 @@ function session(number: number, exertion: number, share = 1): ToldSession {
     reports: [{ blockId: 'b', exertion }],
   };
 }
-const told = (sessions: readonly ToldSession[], person = WOMAN) =>
+const predictionsFor = (sessions: readonly ReportedSession[], person = WOMAN) =>
   predictionsOf({ person, sessions, lookup: shippedMovement, methodOf: () => METHODS['floor-loading'] });
 
 describe('what is predicted of a session', () => {
   test('nothing that came later is known: the same sessions with another end are predicted alike', () => {
-    const [calm, hard] = [3, 9].map((last) => told([session(0, 5), session(1, 6), session(2, last)]));
+    const [calm, hard] = [3, 9].map((last) => predictionsFor([session(0, 5), session(1, 6), session(2, last)]));
     expect(hard!.map(({ exertion }) => exertion)).toEqual(calm!.map(({ exertion }) => exertion));
     expect(hard![2]!.place![0]).toBeGreaterThan(calm![2]!.place![1]);
   });
 
   test('ratings narrow what is expected, and move it to where they were', () => {
-    const all = told(Array.from({ length: 10 }, (_, number) => session(number, 7)));
+    const all = predictionsFor(Array.from({ length: 10 }, (_, number) => session(number, 7)));
     const width = (index: number) => itemAt(all, index).exertion!.high - itemAt(all, index).exertion!.low;
     expect(width(9)).toBeLessThan(0.8 * width(0));
     expect(Math.abs(all[9]!.exertion!.middle - 7)).toBeLessThan(Math.abs(all[0]!.exertion!.middle - 7));
@@ -60,7 +60,7 @@ describe('what is predicted of a session', () => {
   });
 
   test('who now and then breaks off what strength would carry is soon expected to', () => {
-    const all = told(Array.from({ length: 40 }, (_, number) => session(number, 2, number % 10 < 7 ? 1 : 0.5)));
+    const all = predictionsFor(Array.from({ length: 40 }, (_, number) => session(number, 2, number % 10 < 7 ? 1 : 0.5)));
     expect(all[0]!.chance).toBeGreaterThan(0.85);
     expect(all[39]!.chance).toBeGreaterThan(0.65);
     expect(all[39]!.chance).toBeLessThan(0.83);
@@ -84,7 +84,7 @@ describe('whether what was said came as often', () => {
       const chance = chanceOf(7919 * seed);
       const truth = work.hardest.capacity.logSd * chance.normal() + errors.lean * chance.normal();
       const rated = () => Math.round(Math.min(10, Math.max(1, exertionFelt(work, Math.exp(truth + errors.scatter * chance.normal())))));
-      return told([session(0, rated()), session(1, rated()), session(2, rated()), session(3, rated())]);
+      return predictionsFor([session(0, rated()), session(1, rated()), session(2, rated()), session(3, rated())]);
     }).flat();
     const { exertion, within, ratings } = calibrationOf(all);
     expect(ratings).toBeGreaterThan(700);

@@ -1,6 +1,6 @@
 import { keepsAtIt, type WithinStrength } from './breaking-off.js';
 import { blockChances } from './chances.js';
-import { evidenceOf, type ToldSession } from './evidence.js';
+import { evidenceOf, type ReportedSession } from './evidence.js';
 import { exertionFelt, scaleFelt, type WorkFelt, workFelt } from './felt.js';
 import { viewOf } from './session-view.js';
 import { type Evidence, FOUR_FIFTHS, normalShare, ratingSpread } from '../mechanics/belief.js';
@@ -23,7 +23,7 @@ export interface Prediction {
   /** The exertion that it would be rated with: eight of ten lie between; null where a rating says nothing of the maximum. */
   readonly exertion: { readonly low: number; readonly middle: number; readonly high: number } | null;
   /** As it was rated; null where nobody said. */
-  readonly told: number | null;
+  readonly reported: number | null;
   /** Which part of all that were expected would have been rated just so, 0–1 from the lowest: a rating is a whole number, and stands for all that round to it. Null without one. */
   readonly place: readonly [from: number, to: number] | null;
   /** The chance of carrying it to its end, 0–1: by strength, and by how often they kept at it before. */
@@ -37,9 +37,9 @@ export interface PredictionQuestion {
   /** With tested maxima alone: what sets tell is found here, session after session. */
   readonly person: Person;
   /** Oldest first. */
-  readonly sessions: readonly ToldSession[];
+  readonly sessions: readonly ReportedSession[];
   readonly lookup: MovementLookup;
-  readonly methodOf: (plan: ToldSession['plan']) => Method;
+  readonly methodOf: (plan: ReportedSession['plan']) => Method;
 }
 
 /** Ratings are whole numbers: half a step to either side is the same one. */
@@ -48,12 +48,12 @@ const [LEAST, MOST] = [1, 10];
 
 /** What was to be expected of each session by what was known before it, beside what came. Nothing that came later is known. */
 export function predictionsOf({ person, sessions, lookup, methodOf }: PredictionQuestion): Prediction[] {
-  const known: Evidence[] = [...person.evidence];
+  const allEvidence: Evidence[] = [...person.evidence];
   const before: WithinStrength[] = [];
   return sessions.flatMap((session) => {
     const { onDay } = session;
-    const then: Person = { ...person, evidence: [...known], today: addDays(onDay, -1) };
-    known.push(...evidenceOf(person, [session], lookup));
+    const then: Person = { ...person, evidence: [...allEvidence], today: addDays(onDay, -1) };
+    allEvidence.push(...evidenceOf(person, [session], lookup));
     const byStrength = ofSession(then, session, onDay, lookup, methodOf(session.plan));
     const kept = keepsAtIt(before);
     before.push(...byStrength);
@@ -62,7 +62,7 @@ export function predictionsOf({ person, sessions, lookup, methodOf }: Prediction
 }
 
 /** The blocks of a session, with the chances that strength alone gives them. */
-function ofSession(person: Person, session: ToldSession, onDay: string, lookup: MovementLookup, method: Method): Prediction[] {
+function ofSession(person: Person, session: ReportedSession, onDay: string, lookup: MovementLookup, method: Method): Prediction[] {
   const { plan, sets, reports } = session;
   const planned = timelineOf(plan, lookup);
   const rows = groupedBy(plannedAgainstDone(planned, sets), ({ blockId }) => blockId);
@@ -73,15 +73,15 @@ function ofSession(person: Person, session: ToldSession, onDay: string, lookup: 
     const mine = rows.get(blockId) ?? [];
     if (!mine.some(({ doneAmount }) => (doneAmount ?? 0) > 0)) return [];
     const isWhole = mine.every(({ open, doneAmount, plannedAmount }) => open !== null || (doneAmount ?? 0) >= plannedAmount);
-    const told = reports.findLast((report) => report.blockId === blockId)?.exertion ?? null;
+    const reported = reports.findLast((report) => report.blockId === blockId)?.exertion ?? null;
     const harder = hardestOf(felt.get(blockId) ?? []);
     const spread = harder && spreadOf(harder);
     return [
       {
-        ...{ sessionId: session.id, onDay, blockId, movementId, told, isWhole },
+        ...{ sessionId: session.id, onDay, blockId, movementId, reported, isWhole },
         chance: chances.get(blockId) ?? 1,
         exertion: harder && spread !== null ? expected(harder, spread) : null,
-        place: harder && spread !== null && told !== null ? placeOf(harder, told, spread) : null,
+        place: harder && spread !== null && reported !== null ? placeOf(harder, reported, spread) : null,
       },
     ];
   });
@@ -103,7 +103,7 @@ function expected(work: WorkFelt, logSd: number): NonNullable<Prediction['exerti
 }
 
 /** The shares of expected ratings that lie below this one, and not above it. */
-function placeOf(work: WorkFelt, told: number, logSd: number): readonly [number, number] {
+function placeOf(work: WorkFelt, reported: number, logSd: number): readonly [number, number] {
   const below = (rating: number): number => {
     // Nobody rates what was work with nothing, nor anything above ten.
     if (rating < LEAST) return 0;
@@ -111,5 +111,5 @@ function placeOf(work: WorkFelt, told: number, logSd: number): readonly [number,
     // Rated lower by whoever is stronger than the scale at which it would be just this.
     return 1 - normalShare(Math.log(scaleFelt(work, rating) ?? 1) / logSd);
   };
-  return [below(told - HALF_STEP), below(told + HALF_STEP)];
+  return [below(reported - HALF_STEP), below(reported + HALF_STEP)];
 }

@@ -77,12 +77,12 @@ export interface SessionView extends SessionQuestion {
 /** Computes a session once. @throws SequenceError when the sequence is not sound */
 export function viewOf(question: SessionQuestion, timeline = compileTimeline(question.sequence, question.lookup)): SessionView {
   const { sequence, lookup, person, past, now } = question;
-  const asked = effortTimeline(person, sequence, timeline, lookup);
+  const effort = effortTimeline(person, sequence, timeline, lookup);
   const starts = startStates(past, now);
-  const tried = fatigueCourses(asked, starts);
+  const tried = fatigueCourses(effort, starts);
   const ends = openEnds(tried);
-  const efforts = untilLetGo(asked, ends);
-  const courses = efforts === asked ? tried : fatigueCourses(efforts, starts);
+  const efforts = untilLetGo(effort, ends);
+  const courses = efforts === effort ? tried : fatigueCourses(efforts, starts);
   const likely = new Map<SideGroup, Chances>();
   const chancesIn = (key: SideGroup): Chances => {
     let ofGroup = likely.get(key);

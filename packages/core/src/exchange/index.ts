@@ -7,5 +7,5 @@ export * from './readings-file.js';
 export * from './sequence-file.js';
 export * from './sequence-schema.js';
 export { asStoredSequence, readStoredSequence } from './upgrade-sequence.js';
-export { readSequenceText, SEQUENCE_TEXT_LENGTH, type SequenceRead, type Taken, type TextFault } from './read-sequence-text.js';
+export { readSequenceText, SEQUENCE_TEXT_LENGTH, type SequenceRead, type Interpretation, type TextFault } from './read-sequence-text.js';
 export { writeSequenceText } from './write-sequence-text.js';

@@ -60,10 +60,10 @@ export function readJsonFile(text: string, format: FileFormat): JsonFile {
 }
 
 /** The version of a file that a later Clay Pot wrote; null for any other, broken ones too. */
-function futureVersion(value: unknown, known: FileFormat): number | null {
+function futureVersion(value: unknown, knownFormat: FileFormat): number | null {
   if (typeof value !== 'object' || value === null) return null;
   const { format, version } = value as Record<string, unknown>;
-  const isLater = format === known.format && Number.isInteger(version) && Number(version) > known.version;
+  const isLater = format === knownFormat.format && Number.isInteger(version) && Number(version) > knownFormat.version;
   return isLater ? Number(version) : null;
 }
 

@@ -25,7 +25,7 @@ export interface TextFault {
 }
 
 /** What was read from words that weren’t exact: reported, so that nobody is surprised. */
-export interface Taken {
+export interface Interpretation {
   readonly line: number;
   readonly wrote: string;
   readonly took: string;
@@ -34,7 +34,7 @@ export interface Taken {
 /** A text as it was read: the sequence, or what keeps it from being one. */
 export interface SequenceRead {
   readonly document: Sequence | null;
-  readonly taken: readonly Taken[];
+  readonly interpretations: readonly Interpretation[];
   readonly faults: readonly TextFault[];
 }
 
@@ -63,7 +63,7 @@ class TextReader {
   private readonly blocks: Growing[] = [];
   private readonly lineOf = new Map<string, number>();
   private readonly rounds: (Omit<Round, 'blockIds'> & { blockIds: string[] })[] = [];
-  private readonly taken: Taken[] = [];
+  private readonly interpretations: Interpretation[] = [];
   private readonly faults: TextFault[] = [];
   private head: Partial<Sequence> = {};
   private phase: Phase | null = null;
@@ -133,11 +133,11 @@ class TextReader {
     const found = namedLevel(name, this.reading);
     if ('message' in found) return this.fault(line, column, found.message, found.nearest);
     const { movement, level, isExact } = found;
-    if (!isExact) this.taken.push({ line, wrote: name, took: `${movement.name}, ${level.name}` });
+    if (!isExact) this.interpretations.push({ line, wrote: name, took: `${movement.name}, ${level.name}` });
     const id = `b${this.blocks.length + 1}`;
     const phase = this.phase ?? USUAL_PHASE[movement.family];
     const block: Growing = { id, phase, movementId: movement.id, levelId: level.id, dose: level.dose };
-    if (dose === null) this.taken.push({ line, wrote: name, took: 'the level’s usual dose' });
+    if (dose === null) this.interpretations.push({ line, wrote: name, took: 'the level’s usual dose' });
     else {
       try {
         block.dose = parseDose(dose, usualWay(movement));
@@ -156,9 +156,9 @@ class TextReader {
   }
 
   ended(): SequenceRead {
-    const { faults, taken } = this;
+    const { faults, interpretations } = this;
     if (!this.hasBegun) this.fault(1, 1, 'The text is empty. Start with a title, then write one movement per line.');
-    if (faults.length > 0) return { document: null, taken, faults };
+    if (faults.length > 0) return { document: null, interpretations: interpretations, faults };
     const blocks = inPhaseOrder(this.blocks);
     const draft: Sequence = { title: UNNAMED, purpose: '', budgetMin: 1, pacing: USUAL_PACING, ...this.head, blocks };
     const document = this.rounds.length > 0 ? { ...draft, rounds: this.rounds } : draft;
@@ -166,14 +166,14 @@ class TextReader {
     const shape = faultsOf(SEQUENCE, document);
     const wrong = shape.length > 0 ? shape : [...checkSequence(document, lookup), ...checkMutes(document)];
     for (const fault of wrong) this.fault(this.placeOf(fault.pointer, document), 1, sentence(fault));
-    if (faults.length > 0) return { document: null, taken, faults };
-    if (this.head.title === undefined) taken.push({ line: 1, wrote: '', took: UNNAMED });
-    if (this.head.budgetMin !== undefined) return { document, taken, faults };
+    if (faults.length > 0) return { document: null, interpretations: interpretations, faults };
+    if (this.head.title === undefined) interpretations.push({ line: 1, wrote: '', took: UNNAMED });
+    if (this.head.budgetMin !== undefined) return { document, interpretations: interpretations, faults };
     const minutes = Math.max(1, Math.ceil(compileTimeline(document, lookup).durationMs / 60_000));
     const budgetMin = Math.min(SEQUENCE_LIMITS.budgetMin.max, minutes);
     return {
       document: { ...document, budgetMin },
-      taken: [...taken, { line: 1, wrote: '', took: `${budgetMin} min, as long as it takes` }],
+      interpretations: [...interpretations, { line: 1, wrote: '', took: `${budgetMin} min, as long as it takes` }],
       faults,
     };
   }
@@ -207,16 +207,16 @@ const HEADS: Record<HeadField, Head> = {
   },
   tested: (value) => {
     const tests = value.split(',').map((test) => test.trim());
-    const unknown = tests.find((test) => !SESSION_TESTS.some((known) => known === test));
+    const unknown = tests.find((test) => !SESSION_TESTS.some((ids) => ids === test));
     return unknown === undefined
       ? { tests: tests as SessionTest[] }
       : `“${unknown}” can’t be tested before and after. Use ${SESSION_TESTS.join(', ')}.`;
   },
   muted: (value, _reading, { mutes = [] }) => {
     const [check = '', ...reason] = value.split(',');
-    const told = reason.join(',').trim();
-    return told === ''
+    const wording = reason.join(',').trim();
+    return wording === ''
       ? 'Mute a check with a reason, like this: muted: thumb-forgotten, on its own day.'
-      : { mutes: [...mutes, { check: check.trim(), reason: told }] };
+      : { mutes: [...mutes, { check: check.trim(), reason: wording }] };
   },
 };

@@ -208,14 +208,14 @@ function whatFrom(kindText: string, ofText: string): What {
   const word = kindText.toLowerCase();
   const named = READING_KINDS.find((kind) => kind === word || READING_NAMES[kind] === word);
   if (word !== '' && !named) return { column: 'kind', must: `one of ${READING_KINDS.join(', ')}` };
-  const known = READING_KINDS.filter((kind) => (named ? kind === named : !OF_TESTS.includes(kind))).flatMap((kind) =>
+  const instrument = READING_KINDS.filter((kind) => (named ? kind === named : !OF_TESTS.includes(kind))).flatMap((kind) =>
     Object.entries(MEASURABLE[kind])
       .filter(([of]) => of.toLowerCase() === ofText.toLowerCase())
       .map(([of, unit]) => ({ kind, of, unit })),
   );
-  const [what, other] = known;
+  const [what, other] = instrument;
   if (!what) return { column: 'of', must: `something that is measured${named ? ` as ${named}` : ''}` };
-  return other ? { column: 'kind', must: `told: ${what.of} is measured as ${known.map(({ kind }) => kind).join(' or ')}` } : what;
+  return other ? { column: 'kind', must: `told: ${what.of} is measured as ${instrument.map(({ kind }) => kind).join(' or ')}` } : what;
 }
 
 const isForce = (unit: string): unit is ForceUnit => (FORCE_UNITS as readonly string[]).includes(unit);

@@ -69,9 +69,9 @@ describe('a sequence as plain text', () => {
   });
 
   test('what was not said to the letter is said back', () => {
-    const { document, taken } = read('Short\nstrength\nPlank, knees: 2x20s\nwrist circels\nPalm lift');
+    const { document, interpretations } = read('Short\nstrength\nPlank, knees: 2x20s\nwrist circels\nPalm lift');
     expect(document?.blocks.map(({ movementId, levelId }) => [movementId, levelId])).toContainEqual(['bearing.palm-support', 'knees-back']);
-    expect(taken.map(({ line, took }) => `${line}: ${took}`)).toEqual([
+    expect(interpretations.map(({ line, took }) => `${line}: ${took}`)).toEqual([
       '3: Palm support, Knees back',
       '4: Wrist circles, Forearm on the thigh, loose fist',
       '4: the level’s usual dose',
@@ -126,8 +126,8 @@ describe('a sequence as plain text', () => {
           dose: level.dose,
         };
         const sequence = { title: 'One', purpose: '', budgetMin: 10, pacing: USUAL_PACING, blocks: [block] };
-        const { document, taken } = read(write(sequence));
-        expect([document?.blocks, taken]).toEqual([[block], []]);
+        const { document, interpretations } = read(write(sequence));
+        expect([document?.blocks, interpretations]).toEqual([[block], []]);
       }
     }
   });
@@ -138,8 +138,8 @@ describe('a sequence as plain text', () => {
   });
 
   test.each(Object.entries(FORMER_NAMES))('%s is found by what it was called before: %s', (id, name) => {
-    const { document, taken } = read(`Old\n\n[x]\n`.replace('[x]', name!));
-    expect([document?.blocks[0]?.movementId, taken.length]).toEqual([id, expect.any(Number)]);
+    const { document, interpretations } = read(`Old\n\n[x]\n`.replace('[x]', name!));
+    expect([document?.blocks[0]?.movementId, interpretations.length]).toEqual([id, expect.any(Number)]);
   });
 
   test('any sequence comes back from its text', () => {

@@ -1,5 +1,5 @@
 import type { RoundChange } from '../model/round.js';
-import { LOOK_STOPS, type LookStop } from '../vocabulary/looks.js';
+import { LOOK_STOPS, type LookStop } from '../vocabulary/rechecks.js';
 import { type Phase, PHASE_NAMES, PHASES } from '../vocabulary/phases.js';
 
 /** What a line of a sequence text says. Columns are 1-based. */

@@ -63,8 +63,8 @@ describe('finding a movement', () => {
           .slice(0, 3)
           .some((id) => answers.includes(id)),
     );
-    const known = new Set(LIBRARY.map(({ id }) => id));
-    expect(QUERIES.flatMap(([, ...answers]) => answers).filter((id) => !known.has(id))).toEqual([]);
+    const allIds = new Set(LIBRARY.map(({ id }) => id));
+    expect(QUERIES.flatMap(([, ...answers]) => answers).filter((id) => !allIds.has(id))).toEqual([]);
     expect(new Set(QUERIES.map(([text]) => text)).size).toBeGreaterThanOrEqual(150);
     expect(missed.map(([text]) => `${text}: ${ids(text).slice(0, 3).join(', ')}`)).toHaveLength(
       Math.min(missed.length, Math.floor(QUERIES.length * 0.05)),
@@ -72,9 +72,9 @@ describe('finding a movement', () => {
   });
 
   test('words of the field belong to movements and families that are there', () => {
-    const known = new Set<string>([...LIBRARY.map(({ id }) => id), ...Object.keys(FAMILIES)]);
+    const allIds = new Set<string>([...LIBRARY.map(({ id }) => id), ...Object.keys(FAMILIES)]);
     const named = [...Object.keys(SYNONYMS), ...COMPLAINTS.flatMap(({ movementIds }) => movementIds)];
-    expect(named.filter((id) => !known.has(id))).toEqual([]);
+    expect(named.filter((id) => !allIds.has(id))).toEqual([]);
   });
 
   test('a complaint is known by its name wherever it stands in the words, and numbness finds no movement', () => {

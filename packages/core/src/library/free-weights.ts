@@ -18,7 +18,7 @@ const ONE_EACH = {
 const WITH_WEIGHT = { ...ONE_EACH, family: 'free-weights', climbs: 'effort', cautions: USUAL } as const;
 
 /** Three weights for one action. Kilograms are where an average adult may start; the bench finds them for a person. */
-function rungs(
+function freeWeightLevels(
   action: Action,
   kg: readonly [number, number, number],
   things: readonly Equipment[],
@@ -49,8 +49,8 @@ function rungs(
 
 /** Half of a bar's weight for each hand that hangs behind the legs: about half way between hanging and level while it is rolled in. */
 const behindTheLegs = (kg: readonly [number, number, number]): readonly [Level, Level, Level] => {
-  const [light, medium, heavy] = rungs('wrist flexion', kg, ['bar'], { handleMm: 30, angleDeg: -45 }, 'standing');
-  const together = (rung: Level): Level => ({ ...rung, dose: { ...rung.dose, sides: 'together' } });
+  const [light, medium, heavy] = freeWeightLevels('wrist flexion', kg, ['bar'], { handleMm: 30, angleDeg: -45 }, 'standing');
+  const together = (level: Level): Level => ({ ...level, dose: { ...level.dose, sides: 'together' } });
   return [together(light), together(medium), together(heavy)];
 };
 
@@ -66,7 +66,7 @@ export const FREE_WEIGHTS: readonly Movement[] = [
     faults: ['The forearm lifts', 'Dropping at the bottom'],
     trains: ['wrist flexors'],
     motions: ['wrist flexion'],
-    ladder: rungs('wrist flexion', [3, 5, 7.5], ['weight', 'chair']),
+    ladder: freeWeightLevels('wrist flexion', [3, 5, 7.5], ['weight', 'chair']),
   }),
   movement({
     ...WITH_WEIGHT,
@@ -78,7 +78,7 @@ export const FREE_WEIGHTS: readonly Movement[] = [
     faults: ['The forearm lifts', 'Gripping too hard'],
     trains: ['wrist extensors'],
     motions: ['wrist extension'],
-    ladder: rungs('wrist extension', [1.5, 2.5, 4], ['light dumbbell', 'chair']),
+    ladder: freeWeightLevels('wrist extension', [1.5, 2.5, 4], ['light dumbbell', 'chair']),
   }),
   movement({
     ...WITH_WEIGHT,
@@ -90,7 +90,7 @@ export const FREE_WEIGHTS: readonly Movement[] = [
     faults: ['The handle slips', 'Elbow lifts'],
     trains: ['finger flexors', 'wrist flexors'],
     motions: ['finger flexion', 'wrist flexion'],
-    ladder: rungs('wrist flexion', [2.5, 4, 6], ['weight', 'chair'], { handleMm: 30 }),
+    ladder: freeWeightLevels('wrist flexion', [2.5, 4, 6], ['weight', 'chair'], { handleMm: 30 }),
   }),
   movement({
     ...WITH_WEIGHT,
@@ -102,7 +102,7 @@ export const FREE_WEIGHTS: readonly Movement[] = [
     faults: ['Other fingers help', 'The wrist tips'],
     trains: ['finger flexors', 'thumb muscles', 'wrist flexors'],
     motions: ['wrist flexion', 'thumb opposition'],
-    ladder: rungs('wrist flexion', [1, 1.5, 2], ['light dumbbell'], { digits: ['thumb', 'index'] }),
+    ladder: freeWeightLevels('wrist flexion', [1, 1.5, 2], ['light dumbbell'], { digits: ['thumb', 'index'] }),
   }),
   movement({
     ...WITH_WEIGHT,
@@ -114,7 +114,7 @@ export const FREE_WEIGHTS: readonly Movement[] = [
     faults: ['The elbow bends', 'Swinging'],
     trains: ['radial deviators'],
     motions: ['radial deviation'],
-    ladder: rungs('radial deviation', [0.5, 0.8, 1.2], ['lever'], { leverM: 0.4 }, 'standing'),
+    ladder: freeWeightLevels('radial deviation', [0.5, 0.8, 1.2], ['lever'], { leverM: 0.4 }, 'standing'),
   }),
   movement({
     ...WITH_WEIGHT,
@@ -126,7 +126,7 @@ export const FREE_WEIGHTS: readonly Movement[] = [
     faults: ['The shoulder swings', 'The elbow bends'],
     trains: ['ulnar deviators'],
     motions: ['ulnar deviation'],
-    ladder: rungs('ulnar deviation', [0.5, 0.8, 1.2], ['lever'], { leverM: 0.4 }, 'standing'),
+    ladder: freeWeightLevels('ulnar deviation', [0.5, 0.8, 1.2], ['lever'], { leverM: 0.4 }, 'standing'),
   }),
   movement({
     ...WITH_WEIGHT,
@@ -138,7 +138,7 @@ export const FREE_WEIGHTS: readonly Movement[] = [
     faults: ['The elbow leaves your side', 'Dropping at the bottom'],
     trains: ['supinators'],
     motions: ['supination'],
-    ladder: rungs('supination', [0.5, 0.8, 1.2], ['lever', 'chair'], { leverM: 0.4 }),
+    ladder: freeWeightLevels('supination', [0.5, 0.8, 1.2], ['lever', 'chair'], { leverM: 0.4 }),
   }),
   movement({
     ...WITH_WEIGHT,
@@ -150,7 +150,7 @@ export const FREE_WEIGHTS: readonly Movement[] = [
     faults: ['The elbow leaves your side', 'Dropping at the bottom'],
     trains: ['pronators'],
     motions: ['pronation'],
-    ladder: rungs('pronation', [0.5, 0.8, 1.2], ['lever', 'chair'], { leverM: 0.4 }),
+    ladder: freeWeightLevels('pronation', [0.5, 0.8, 1.2], ['lever', 'chair'], { leverM: 0.4 }),
   }),
   movement({
     ...WITH_WEIGHT,
@@ -162,7 +162,7 @@ export const FREE_WEIGHTS: readonly Movement[] = [
     faults: ['Skipping the weak one', 'Racing'],
     trains: ['wrist extensors', 'radial deviators', 'wrist flexors'],
     motions: ['wrist extension', 'radial deviation', 'wrist flexion'],
-    ladder: rungs('wrist extension', [0.5, 1, 2], ['light dumbbell', 'chair']),
+    ladder: freeWeightLevels('wrist extension', [0.5, 1, 2], ['light dumbbell', 'chair']),
   }),
   movement({
     id: 'weight.roller-up',

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import { candidatesFor } from '../compose/candidates.js';
-import { asked } from '../compose/composing.fixture.js';
+import { composeFor } from '../compose/composing.fixture.js';
 import { composingOf } from '../compose/question.js';
 import { TRAINING_GOALS } from './goals.js';
 
@@ -10,7 +10,7 @@ test('goals are told apart', () => {
 });
 
 test.each(TRAINING_GOALS.map(({ id }) => id))('there are two movements at least for everything that %s wants', (id) => {
-  const composing = composingOf(asked(id, 'floor-loading'));
+  const composing = composingOf(composeFor(id, 'floor-loading'));
   const { candidates } = candidatesFor(composing);
   const few = composing.goal.wants.filter(
     (_, want) => new Set(candidates.filter(({ gives }) => gives[want]! > 0).map(({ movement }) => movement.id)).size < 2,

@@ -23,12 +23,12 @@ const belongsTo = ({ name }: Movement) => fault(`belongs to “${name}” alread
 export function checkOwnName({ movementId, name }: OwnName, { shelf, ownName }: Named): Fault[] {
   const wanted = plainName(name);
   if (wanted === '') return fault('needs a letter or a number');
-  const taken = shelf.find(({ id, name: plain }) => id !== movementId && [plain, ownName(id) ?? ''].map(plainName).includes(wanted));
-  return taken ? belongsTo(taken) : [];
+  const sameName = shelf.find(({ id, name: plain }) => id !== movementId && [plain, ownName(id) ?? ''].map(plainName).includes(wanted));
+  return sameName ? belongsTo(sameName) : [];
 }
 
 /** Why one of the studio's movements cannot have its plain name: the studio calls another one so. */
 export function checkPlainName({ id, name }: Pick<Movement, 'id' | 'name'>, { shelf, ownName }: Named): Fault[] {
-  const taken = shelf.find((other) => other.id !== id && plainName(ownName(other.id) ?? '') === plainName(name));
-  return taken ? belongsTo(taken) : [];
+  const sameName = shelf.find((other) => other.id !== id && plainName(ownName(other.id) ?? '') === plainName(name));
+  return sameName ? belongsTo(sameName) : [];
 }

@@ -35,12 +35,12 @@ export function level(
 }
 
 /** A level whose usual dose is for prepared hands. */
-export const practised = (rung: Level): Level => ({ ...rung, meantFor: 'practised' });
+export const practised = (entry: Level): Level => ({ ...entry, meantFor: 'practised' });
 /** A level for hands trained for years. */
-export const specialist = (rung: Level): Level => ({ ...rung, meantFor: 'specialist' });
+export const specialist = (entry: Level): Level => ({ ...entry, meantFor: 'specialist' });
 
 /** A level at which the hand keeps a shape of its own. */
-export const shaped = (shape: HandShapeName, rung: Level): Level => ({ ...rung, shapes: [shape, shape] });
+export const shaped = (shape: HandShapeName, entry: Level): Level => ({ ...entry, shapes: [shape, shape] });
 
 /** Angles of some joints of the hand. */
 type Joints = NonNullable<HandStation['joints']>;
@@ -67,7 +67,7 @@ export function folded(...fingers: readonly FingerName[]): Joints {
 export const THUMB_ASIDE: Joints = { thumbRadialDeg: 38, thumbPalmarDeg: 22, thumbMcpDeg: 0, thumbIpDeg: 0 };
 
 /** A level whose hand is drawn in a way of its own. */
-export const drawn = (hand: HandPictureSpec, rung: Level): Level => ({ ...rung, hand });
+export const drawn = (hand: HandPictureSpec, entry: Level): Level => ({ ...entry, hand });
 
 /** What most movements share. */
 const USUAL = {

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { sentenceText } from '../vocabulary/sentence.js';
 import { angleTrialOf, tiltBetween } from './angle-trial.js';
 import type { DeviceSample } from './device.js';
-import { lineReader, tellTrial, trialSortOf } from './device-trials.js';
+import { lineReader, reportOf, trialSortOf } from './device-trials.js';
 import { LED_PROTOCOLS } from './protocols.js';
 
 /** A turn to an angle and back, thirty times a second, with a tremble. */
@@ -46,8 +46,8 @@ describe('a trial of an angle', () => {
       { tS, channel: 'beta', value: 12 + deg, unit: '°' },
       { tS, channel: 'gamma', value: -3, unit: '°' },
     ]);
-    const told = tellTrial('angle', phone);
-    expect(told.sort === 'angle' && told.angle.deg).toBeCloseTo(58, 0);
+    const report = reportOf('angle', phone);
+    expect(report.sort === 'angle' && report.angle.deg).toBeCloseTo(58, 0);
   });
 });
 

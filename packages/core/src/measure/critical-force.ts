@@ -99,10 +99,10 @@ const REPEATS_AT = [60, 70, 80, 90] as const;
 
 /** Contractions at shares of the best one that lie above the critical force. @param workS seconds that each lasts */
 export const repeatsAbove = (
-  told: Pick<CriticalForce, 'criticalForceN' | 'capacityAboveNs' | 'bestN'>,
+  result: Pick<CriticalForce, 'criticalForceN' | 'capacityAboveNs' | 'bestN'>,
   workS: number = ALL_OUT.workS,
 ): RepeatsAbove[] =>
   REPEATS_AT.map((percentOfBest) => {
-    const forceN = (told.bestN * percentOfBest) / 100;
-    return { percentOfBest, forceN, contractions: contractionsAbove(told, forceN, workS) };
+    const forceN = (result.bestN * percentOfBest) / 100;
+    return { percentOfBest, forceN, contractions: contractionsAbove(result, forceN, workS) };
   }).filter(({ contractions }) => Number.isFinite(contractions));

@@ -8,7 +8,7 @@ import {
   lineReader,
   OVER_AFTER_S,
   platesNow,
-  tellTrial,
+  reportOf,
   TRIAL_SORTS,
   trialSortOf,
 } from './device-trials.js';
@@ -50,25 +50,25 @@ describe('how a trial is read', () => {
     ['clock jump', ['clock jumped from']],
     ['flood', ['averaged to 500']],
   ] as const)('of a force gauge: %s', (fault, said) => {
-    const told = tellTrial('force', grip(fault));
-    const words = faultsIn(told);
+    const report = reportOf('force', grip(fault));
+    const words = faultsIn(report);
     expect(words).toHaveLength(said.length);
     said.forEach((part, index) => expect(words[index]).toContain(part));
     // Whatever was wrong, what is good of it is kept.
-    expect(told.sort === 'force' && told.trace.peakN).toBeGreaterThan(250);
+    expect(report.sort === 'force' && report.trace.peakN).toBeGreaterThan(250);
   });
 
   test('a unit that changes on the way makes a force worth nothing', () => {
     expect(DEVICE_FAULTS).toContain('wrong unit');
     expect(lineReader('force')(grip('wrong unit'))).toBeNull();
-    const told = tellTrial('force', grip('wrong unit'));
-    expect(told.sort === 'force' && told.trace.peakN).toBeNull();
+    const report = reportOf('force', grip('wrong unit'));
+    expect(report.sort === 'force' && report.trace.peakN).toBeNull();
   });
 
   test('of an angle sensor that lost its connection the angle stands, and it is said', () => {
-    const told = tellTrial('angle', played({ kind: 'angle', most: 70, program: 'trial', fault: 'lost connection' }));
-    expect(told.sort === 'angle' && told.angle.deg).toBeGreaterThan(68);
-    expect(faultsIn(told)[0]).toContain('No data from the device');
+    const report = reportOf('angle', played({ kind: 'angle', most: 70, program: 'trial', fault: 'lost connection' }));
+    expect(report.sort === 'angle' && report.angle.deg).toBeGreaterThan(68);
+    expect(faultsIn(report)[0]).toContain('No data from the device');
   });
 
   test('plates show what lies on each this moment', () => {
@@ -83,13 +83,13 @@ describe('the all-out test', () => {
   const test24 = played({ kind: 'grip', most: 500, program: 'all-out', noise: 3 });
 
   test('has its contractions, whatever the gauge shows at rest', () => {
-    const told = tellTrial('all-out', test24);
-    if (told.sort !== 'all-out') throw new Error('An all-out test was asked for.');
-    const { contractionsN, told: force } = told.test;
+    const report = reportOf('all-out', test24);
+    if (report.sort !== 'all-out') throw new Error('An all-out test was asked for.');
+    const { contractionsN, criticalForce: force } = report.test;
     expect(contractionsN).toHaveLength(ALL_OUT.contractions);
     expect([...contractionsN].sort((a, b) => b - a)).toEqual(contractionsN);
     const offset = test24.map((sample) => ({ tS: sample.tS, valueN: sample.value + 25 }));
-    expect(allOutOf(offset).told!.criticalForceN).toBeCloseTo(force!.criticalForceN, 0);
+    expect(allOutOf(offset).criticalForce!.criticalForceN).toBeCloseTo(force!.criticalForceN, 0);
   });
 
   test('goes on through its rests, and is over once the hand stays open', () => {
@@ -105,8 +105,8 @@ describe('the all-out test', () => {
   });
 
   test('broken off before half of it, it tells nothing, and says what it takes', () => {
-    const { told, faults } = allOutFrom([300, 290, 280]);
-    expect(told).toBeNull();
+    const { criticalForce, faults } = allOutFrom([300, 290, 280]);
+    expect(criticalForce).toBeNull();
     expect(faults).toEqual(['Found 3 contractions; at least 12 are needed.']);
     expect(allOutOf([]).faults[0]).toContain('0 contractions');
   });
@@ -114,10 +114,10 @@ describe('the all-out test', () => {
   test('what is above critical force is spoken of in contractions, which people do', () => {
     // 24 from 400 N down to 160 N: by hand, critical force 160 N; 70 % of 400 is 280 N, 120 N above, 840 N·s a contraction.
     const contractions = Array.from({ length: 24 }, (_, index) => Math.max(160, 400 - 20 * index));
-    const { told } = allOutFrom(contractions);
-    expect(told!.capacityAboveNs).toBe(7 * 20 * ((12 * 13) / 2));
-    expect(contractionsAbove(told!, 280)).toBe(Math.floor(10_920 / 840));
-    const repeats = repeatsAbove(told!);
+    const { criticalForce } = allOutFrom(contractions);
+    expect(criticalForce!.capacityAboveNs).toBe(7 * 20 * ((12 * 13) / 2));
+    expect(contractionsAbove(criticalForce!, 280)).toBe(Math.floor(10_920 / 840));
+    const repeats = repeatsAbove(criticalForce!);
     expect(repeats.map(({ percentOfBest }) => percentOfBest)).toEqual([60, 70, 80, 90]);
     expect(repeats.every(({ contractions: count }, index) => index === 0 || count < repeats[index - 1]!.contractions)).toBe(true);
     expect(repeats.at(-1)!.contractions).toBeLessThan(12);

@@ -94,12 +94,12 @@ export type TrialReport =
 export interface AllOutTest {
   /** Mean force of each, in order, N. */
   readonly contractionsN: readonly number[];
-  readonly told: CriticalForce | null;
+  readonly criticalForce: CriticalForce | null;
   readonly faults: readonly Sentence[];
 }
 
-/** What the samples of a trial come to. @example tellTrial('angle', []).sort → 'angle' */
-export function tellTrial(sort: TrialSort, samples: readonly DeviceSample[]): TrialReport {
+/** What the samples of a trial come to. @example reportOf('angle', []).sort → 'angle' */
+export function reportOf(sort: TrialSort, samples: readonly DeviceSample[]): TrialReport {
   switch (sort) {
     case 'plates':
       return { sort, plates: platesTrialOf(platesReader()(samples) ?? []) };
@@ -123,10 +123,10 @@ export function allOutFrom(contractionsN: readonly number[], faults: readonly Tr
   const said = faults.map(({ text }) => text);
   if (contractionsN.length < FEWEST_CONTRACTIONS) {
     const found = `Found ${counted(contractionsN.length, 'contraction')}`;
-    return { contractionsN, told: null, faults: [...said, `${found}; at least ${FEWEST_CONTRACTIONS} are needed.`] };
+    return { contractionsN, criticalForce: null, faults: [...said, `${found}; at least ${FEWEST_CONTRACTIONS} are needed.`] };
   }
-  const told = criticalForceOf(contractionsN);
-  return { contractionsN, told, faults: [...said, ...told.faults] };
+  const criticalForce = criticalForceOf(contractionsN);
+  return { contractionsN, criticalForce, faults: [...said, ...criticalForce.faults] };
 }
 
 /** Without what the gauge shows between the contractions. */
@@ -140,15 +140,15 @@ function aboveRest(samples: readonly ForceSample[]): ForceSample[] {
 }
 
 /** Faults of a trial, in words. */
-export function faultsIn(told: TrialReport): readonly Sentence[] {
-  switch (told.sort) {
+export function faultsIn(report: TrialReport): readonly Sentence[] {
+  switch (report.sort) {
     case 'force':
-      return told.trace.faults.map(({ text }) => text);
+      return report.trace.faults.map(({ text }) => text);
     case 'angle':
-      return told.angle.faults.map(({ text }) => text);
+      return report.angle.faults.map(({ text }) => text);
     case 'plates':
-      return told.plates.faults.map(({ text }) => text);
+      return report.plates.faults.map(({ text }) => text);
     case 'all-out':
-      return told.test.faults;
+      return report.test.faults;
   }
 }

@@ -39,8 +39,8 @@ describe('a simulated device', () => {
     ['flood', 'flooded'],
   ])('%s is found', (fault, kind) => {
     const forces = forcesOf(trial(fault), 'force')!;
-    const known = fault === 'over range' ? { rangeN: 420 * 0.8 } : {};
-    expect(traceOf(forces, known).faults.map((each) => each.kind)).toContain(kind);
+    const source = fault === 'over range' ? { rangeN: 420 * 0.8 } : {};
+    expect(traceOf(forces, source).faults.map((each) => each.kind)).toContain(kind);
   });
 
   test('a unit that changes on the way is no signal', () => {

@@ -119,19 +119,19 @@ describe('critical force', () => {
   // By hand: 400 N falling by 25 N a contraction for eight, then 16 at 200 N. Critical force 200 N; above it 7 s · (200 + 175 + … + 25) = 7 · 900 = 6300 N·s.
   const forces = Array.from({ length: 24 }, (_, index) => Math.max(200, 400 - 25 * index));
   test('by hand', () => {
-    const told = criticalForceOf(forces);
-    expect(told).toMatchObject({
+    const result = criticalForceOf(forces);
+    expect(result).toMatchObject({
       criticalForceN: 200,
       capacityAboveNs: 6300,
       percentOfBest: 50,
       bestN: 400,
       faults: [],
     });
-    expect(told.leftNs[0]).toBe(4900);
-    expect(told.leftNs.at(-1)).toBe(0);
+    expect(result.leftNs[0]).toBe(4900);
+    expect(result.leftNs.at(-1)).toBe(0);
     // 300 N: 6300 ÷ 100 = 63 s.
-    expect(contractionsAbove(told, 300)).toBe(9);
-    expect(contractionsAbove(told, 200)).toBe(Infinity);
+    expect(contractionsAbove(result, 300)).toBe(9);
+    expect(contractionsAbove(result, 200)).toBe(Infinity);
   });
 
   test('says what keeps it from being plain', () => {

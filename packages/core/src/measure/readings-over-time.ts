@@ -23,8 +23,8 @@ export function thingsIn(readings: readonly Reading[]): Required<MeasuredThing>[
   const things = new Map<string, { thing: Required<MeasuredThing>; count: number }>();
   for (const { kind, of, detail = '' } of readings) {
     const key = keyOfThing({ kind, of, detail });
-    const known = things.get(key);
-    if (known) known.count++;
+    const entry = things.get(key);
+    if (entry) entry.count++;
     else things.set(key, { thing: { kind, of, detail }, count: 1 });
   }
   return [...things.values()]

@@ -13,13 +13,13 @@ const on = (kind: Reading['kind'], of: string, value: number, hand: Reading['han
   ...{ kind, of, value, hand },
   onDay: '2026-11-20',
 });
-const told = (...readings: Reading[]) => heldAndTested(MAN, readings, shippedMovement);
-const gripAfter = (...readings: Reading[]) => capacityOf({ ...MAN, evidence: told(...readings) }, 'grip', 'left');
+const testsFor = (...readings: Reading[]) => heldAndTested(MAN, readings, shippedMovement);
+const gripAfter = (...readings: Reading[]) => capacityOf({ ...MAN, evidence: testsFor(...readings) }, 'grip', 'left');
 const plain = capacityOf(MAN, 'grip', 'left');
 
 describe('what holds, repetitions and all-out tests tell of maxima', () => {
   test('the longer a hang, the stronger the grip; in words, of its hand, and as a hold to failure', () => {
-    const [short, long] = [told(on('hold', 'hang', 20)), told(on('hold', 'hang', 90))];
+    const [short, long] = [testsFor(on('hold', 'hang', 20)), testsFor(on('hold', 'hang', 90))];
     expect(long[0]!.value).toBeGreaterThan(short[0]!.value);
     expect(short).toMatchObject([{ kind: 'to failure', action: 'grip', hand: 'left', what: 'Bar hang, held 20 s to the end' }]);
     expect(gripAfter(on('hold', 'hang', 90)).logSd).toBeLessThan(plain.logSd);
@@ -29,33 +29,33 @@ describe('what holds, repetitions and all-out tests tell of maxima', () => {
     const { effortPercent } = demandOf(MAN, findLevel(shippedMovement('hang.full')!, 'bar')!).left.efforts[0]!;
     const { enduranceAS, enduranceB } = ratesOf('finger flexors');
     const lawS = enduranceAS * (effortPercent / 100) ** enduranceB;
-    const value = told(on('hold', 'hang', lawS))[0]!.value;
+    const value = testsFor(on('hold', 'hang', lawS))[0]!.value;
     expect(value / plain.value).toBeGreaterThan(0.85);
     expect(value / plain.value).toBeLessThan(1.15);
   });
 
   test('an all-out test speaks for a maximum of two and a half times what was kept up', () => {
-    expect(told(on('critical force', 'grip', 160))).toMatchObject([{ action: 'grip', value: 400 }]);
+    expect(testsFor(on('critical force', 'grip', 160))).toMatchObject([{ action: 'grip', value: 400 }]);
     expect(gripAfter(on('critical force', 'grip', 160)).source).toBe('from sets');
   });
 
   test('a tested maximum outweighs what a hold tells', () => {
-    const hold = told(on('hold', 'hang', 20));
+    const hold = testsFor(on('hold', 'hang', 20));
     const tested = [maximum('grip', 'left', plain.value, '2026-11-20')];
     const off = (evidence: Person['evidence']) => Math.abs(Math.log(capacityOf({ ...MAN, evidence }, 'grip', 'left').value / plain.value));
     expect(off([...tested, ...hold])).toBeLessThan(off(hold) / 2);
   });
 
   test('what was held four months ago is left; what was measured after a session’s work, too', () => {
-    expect(told({ ...on('hold', 'hang', 60), onDay: '2026-06-01' })).toEqual([]);
+    expect(testsFor({ ...on('hold', 'hang', 60), onDay: '2026-06-01' })).toEqual([]);
     const warm = { sessionId: '0197a1b2-0000-7000-8000-000000000000', moment: 'after' } as const;
-    expect(told({ ...on('hold', 'hang', 60), ...warm })).toEqual([]);
+    expect(testsFor({ ...on('hold', 'hang', 60), ...warm })).toEqual([]);
   });
 
   test('palm lifts to the end tell of the wrist; what is limited elsewhere tells nothing', () => {
-    expect(told(on('repetitions', 'palm lift', 8))[0]).toMatchObject({ action: 'wrist flexion', kind: 'to failure' });
+    expect(testsFor(on('repetitions', 'palm lift', 8))[0]).toMatchObject({ action: 'wrist flexion', kind: 'to failure' });
     // A plank on the palms ends with trunk and shoulders long before the wrists.
-    for (const entry of told(on('hold', 'plank on the palms', 60))) expect(entry.action).not.toBe('wrist flexion');
-    expect(told(on('repetitions', 'palm lift', 0), on('active range', 'wrist flexion', 70))).toEqual([]);
+    for (const entry of testsFor(on('hold', 'plank on the palms', 60))) expect(entry.action).not.toBe('wrist flexion');
+    expect(testsFor(on('repetitions', 'palm lift', 0), on('active range', 'wrist flexion', 70))).toEqual([]);
   });
 });

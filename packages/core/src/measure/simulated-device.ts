@@ -136,19 +136,19 @@ export class SimulatedDevice {
     const { fault = 'none', kind } = this.setup;
     const isFaulty = tS >= FAULT_AT_S;
     if (fault === 'lost connection' && isFaulty && tS < FAULT_AT_S + LOST_FOR_S) return [];
-    const told = fault === 'clock jump' && isFaulty ? tS - 2 : tS;
+    const reportedS = fault === 'clock jump' && isFaulty ? tS - 2 : tS;
     const { channels } = DEVICE_KINDS[kind];
-    return channels.map((channel, index) => this.sampleOf(channel, index, tS, told, isFaulty));
+    return channels.map((channel, index) => this.sampleOf(channel, index, tS, reportedS, isFaulty));
   }
 
-  private sampleOf(channel: string, index: number, tS: number, told: number, isFaulty: boolean): DeviceSample {
+  private sampleOf(channel: string, index: number, tS: number, reportedS: number, isFaulty: boolean): DeviceSample {
     const { kind, fault = 'none' } = this.setup;
     const { unit } = DEVICE_KINDS[kind];
     let value = this.shownAt(index, tS);
     if (fault === 'stuck value' && isFaulty) value = this.stuckAt ??= value;
     return fault === 'wrong unit' && isFaulty && unit === 'N'
-      ? { tS: told, channel, value: value / NEWTONS_OF.kg, unit: 'kg' }
-      : { tS: told, channel, value, unit };
+      ? { tS: reportedS, channel, value: value / NEWTONS_OF.kg, unit: 'kg' }
+      : { tS: reportedS, channel, value, unit };
   }
 
   /** What the device shows of a channel: the force, its noise and its drift, up to the end of its range. */
@@ -170,11 +170,11 @@ export class SimulatedDevice {
     const s = tS - REST_BEFORE_S;
     const cycle = ALL_OUT.workS + ALL_OUT.restS;
     const isAllOut = program === 'all-out';
-    const within = isAllOut ? s % cycle : s;
+    const cycleS = isAllOut ? s % cycle : s;
     const lasts = isAllOut ? ALL_OUT.workS : RISE_S + (program === 'trial' ? TRIAL_S : holdS);
     const isOver = isAllOut && s >= ALL_OUT.contractions * cycle;
     if (s < 0 || isOver) return 0;
-    const shape = Math.max(0, Math.min(1, within / RISE_S, (lasts + FALL_S - within) / FALL_S));
+    const shape = Math.max(0, Math.min(1, cycleS / RISE_S, (lasts + FALL_S - cycleS) / FALL_S));
     if (shape > 0) this.worked += 1 / hz;
     const left = tires ? KEPT_UP + (1 - KEPT_UP) * Math.exp(-this.worked / TIRES_OVER_S) : 1;
     const wanted = program === 'hold' ? Math.min(share, left) : left;

@@ -67,18 +67,18 @@ const NOT_ZERO_SHARE = 0.03;
  * with the signal is said in `faults`; the numbers are of the part that is good.
  * @example traceOf([]).faults[0].kind → 'no effort'
  */
-export function traceOf(samples: readonly ForceSample[], known: TraceContext = {}): Trace {
+export function traceOf(samples: readonly ForceSample[], context: TraceContext = {}): Trace {
   const cut = stretchesOf(samples);
   const best = despiked(bestOf(cut.stretches));
   const faults: TraceFault[] = [...cut.faults];
   if (best.length < 3) return nothing(samples, faults);
   const levels = levelsOf(best);
-  const frozen = frozenIn(best, levels.restN + 0.1 * levels.heightN, known.rangeN);
+  const frozen = frozenIn(best, levels.restN + 0.1 * levels.heightN, context.rangeN);
   faults.push(...frozen);
   const stuck = frozen.find(({ kind }) => kind === 'stuck value');
   const kept = stuck ? best.filter(({ tS }) => tS <= stuck.fromS) : best;
   const trace = effortIn(kept, stuck ? levelsOf(kept) : levels, faults);
-  const doubt = known.of && trace.peakN !== null ? unitDoubt(known.of, trace.peakN) : null;
+  const doubt = context.of && trace.peakN !== null ? unitDoubt(context.of, trace.peakN) : null;
   if (!doubt) return trace;
   const fault: TraceFault = { kind: 'wrong unit', fromS: trace.keptFromS, toS: trace.keptToS, text: doubt.text };
   return { ...trace, faults: [...trace.faults, fault] };
@@ -195,7 +195,7 @@ const heldAs = (held: Held | null) => ({
   steadinessPercent: held?.steadinessPercent ?? null,
 });
 
-interface Seen {
+interface Window {
   readonly restN: number;
   readonly peak: ForceSample;
   readonly hasOnset: boolean;
@@ -204,7 +204,7 @@ interface Seen {
 }
 
 /** What is to be said of an effort that was found. */
-function faultsOfEffort({ onsetS, endS }: Span, { restN, peak, hasOnset, isHeld, keptFromS }: Seen): TraceFault[] {
+function faultsOfEffort({ onsetS, endS }: Span, { restN, peak, hasOnset, isHeld, keptFromS }: Window): TraceFault[] {
   const faults: TraceFault[] = [];
   if (Math.abs(restN) > Math.max(LEAST_EFFORT_N, NOT_ZERO_SHARE * peak.valueN)) {
     const text = `The gauge read ${restN.toFixed(1)} N before the effort; this was subtracted.`;

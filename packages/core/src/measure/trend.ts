@@ -92,10 +92,10 @@ export function trendOf(readings: readonly DayValue[], goal?: number): Trend {
   const slopes = lines.map(({ slope }) => slope * DAYS_A_WEEK);
   const intervalPerWeek = [quantile(slopes, TAIL), quantile(slopes, 1 - TAIL)] as const;
   const direction = intervalPerWeek[0] > 0 ? 'up' : intervalPerWeek[1] < 0 ? 'down' : 'none';
-  const told = { ...base, intervalPerWeek, direction } as const;
-  if (goal === undefined) return { ...told, forecast: null, why: null };
+  const result = { ...base, intervalPerWeek, direction } as const;
+  if (goal === undefined) return { ...result, forecast: null, why: null };
   return {
-    ...told,
+    ...result,
     ...forecastOf(goal, { line, lines, nowDay, direction, firstDay: first.onDay, lastDay: last.onDay }),
   };
 }

@@ -12,11 +12,11 @@ import { demandOf } from './demand.js';
 const MAN: Person = { body: REFERENCE_BODIES.male, ageYears: 30, evidence: [], today: '2026-06-01' };
 /** The left wrist has half of what a man has. */
 const LOPSIDED: Person = { ...MAN, evidence: [maximum('wrist flexion', 'left', 5, '2026-05-20')] };
-const rung = (id: string, levelId: string) => {
+const levelOf = (id: string, levelId: string) => {
   const movement = shippedMovement(id)!;
   return { movement, level: movement.ladder.find((level) => level.id === levelId)! };
 };
-const curl = rung('weight.curl', 'light');
+const curl = levelOf('weight.curl', 'light');
 const dosed = (person: Person, { level, movement }: typeof curl, text: string): Level =>
   asDosed(person, level, parseDose(text, usualWay(movement)));
 const efforts = (person: Person, level: Level) => {
@@ -39,7 +39,7 @@ describe('a weight that an effort finds', () => {
   });
 
   test('is found of nothing that has no weight, and none without an effort', () => {
-    expect(foundKilograms(MAN, rung('isometric.flexion', 'medium').level, { effortPercent: 50 })).toBeNull();
+    expect(foundKilograms(MAN, levelOf('isometric.flexion', 'medium').level, { effortPercent: 50 })).toBeNull();
     expect(foundKilograms(MAN, curl.level, {})).toBeNull();
   });
 
@@ -67,30 +67,30 @@ describe('a weight that an effort finds', () => {
 
 describe('what a dose changes of a level', () => {
   test('a press is as hard as it says', () => {
-    const press = rung('isometric.flexion', 'medium');
+    const press = levelOf('isometric.flexion', 'medium');
     expect(efforts(MAN, dosed(MAN, press, '1x6 @35% 5s L,R'))).toEqual([35, 35]);
   });
 
   test('a fist kept at an effort while the wrist circles asks for that much of the grip', () => {
-    const circles = rung('free.clenched-circles', 'third');
+    const circles = levelOf('free.clenched-circles', 'third');
     const plain = Math.max(...efforts(MAN, circles.level));
     expect(plain).toBeLessThan(30);
     expect(Math.max(...efforts(MAN, dosed(MAN, circles, '1x3 @45% tempo4-4 L,R <>')))).toBeGreaterThanOrEqual(45);
   });
 
   test('a stretch is pushed against', () => {
-    const { load } = dosed(MAN, rung('stretch.flexors', 'open'), '1x20s @30% L,R');
+    const { load } = dosed(MAN, levelOf('stretch.flexors', 'open'), '1x20s @30% L,R');
     expect(load).toMatchObject({ kind: 'stretch', pushPercent: 30 });
   });
 
   test('free motion twice as fast is twice as often', () => {
-    const circles = rung('free.wrist-circles', 'free-fist');
+    const circles = levelOf('free.wrist-circles', 'free-fist');
     const often = (text: string) => (dosed(MAN, circles, text).load as { perMinute: number }).perMinute;
     expect(often('1x4 tempo2-2 L,R <>')).toBeCloseTo(2 * often('1x4 tempo4-4 L,R <>'), 6);
   });
 
   test('a wedge takes its slope off the wrist, and nothing of the load', () => {
-    const support = rung('bearing.palm-support', 'all-fours');
+    const support = levelOf('bearing.palm-support', 'all-fours');
     const [flat, wedged] = ['1x20s', '1x20s wedge20'].map((text) => demandOf(MAN, dosed(MAN, support, text)).left);
     expect(flat!.angle!.deg - wedged!.angle!.deg).toBeCloseTo(20, 0);
     expect(Math.abs(flat!.loadPercentBW - wedged!.loadPercentBW)).toBeLessThan(1);

@@ -82,8 +82,8 @@ describe('capacity', () => {
 
   test('passive range: measured, else the norm and the usual gain', () => {
     expect(rangeWithHelpDeg(MAN, 'wrist extension', 'left')).toMatchObject({ deg: 89, source: 'estimated' });
-    const known = { ...MAN, rangeDeg: { left: { 'wrist extension': 78 } } };
-    expect(rangeWithHelpDeg(known, 'wrist extension', 'left')).toMatchObject({ deg: 78, source: 'measured' });
+    const measuredMan = { ...MAN, rangeDeg: { left: { 'wrist extension': 78 } } };
+    expect(rangeWithHelpDeg(measuredMan, 'wrist extension', 'left')).toMatchObject({ deg: 78, source: 'measured' });
   });
 });
 

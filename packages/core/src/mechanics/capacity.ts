@@ -175,7 +175,7 @@ function believed(person: Person, action: Action): Belief {
 }
 
 /** Nothing is kept of a person that is gone. */
-const known = new WeakMap<Person, Map<string, Capacity>>();
+const cache = new WeakMap<Person, Map<string, Capacity>>();
 
 /**
  * What is believed of a hand's maximum: the norm of sex, age and body mass with its spread, moved by what was seen of this action, of grip, and
@@ -183,8 +183,8 @@ const known = new WeakMap<Person, Map<string, Capacity>>();
  * @example capacityOf(referencePerson(REFERENCE_BODIES.male, '2026-01-01'), 'wrist flexion', 'right').value ≈ 12.2
  */
 export function capacityOf(person: Person, action: Action, hand: Hand): Capacity {
-  let ofPerson = known.get(person);
-  if (!ofPerson) known.set(person, (ofPerson = new Map<string, Capacity>()));
+  let ofPerson = cache.get(person);
+  if (!ofPerson) cache.set(person, (ofPerson = new Map<string, Capacity>()));
   const key = `${hand} ${action}`;
   let capacity = ofPerson.get(key);
   if (!capacity) ofPerson.set(key, (capacity = computed(person, action, hand)));

@@ -120,12 +120,12 @@ function withEffort(person: Person, demand: Demand, action: Action, ask: Ask): D
 }
 
 function handDemand(person: Person, hand: Hand, raw: RawDemand): HandDemand {
-  const asked = Object.entries(raw.actions ?? {}) as [Action, Ask][];
+  const demands = Object.entries(raw.actions ?? {}) as [Action, Ask][];
   const loadN = raw.loadN ?? 0;
   return hardestFirst({
     loadN,
     loadPercentBW: (100 * loadN) / (person.body.massKg * GRAVITY),
-    efforts: asked.map(([action, ask]) => effortOf(person, hand, action, ask)),
+    efforts: demands.map(([action, ask]) => effortOf(person, hand, action, ask)),
     effortPercent: 0,
     angle: raw.angle ? angleDemand(person, hand, raw.angle) : null,
     stretchNm: raw.stretchNm ?? 0,

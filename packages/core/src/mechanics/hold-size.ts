@@ -14,7 +14,7 @@ export class HoldError extends Error {
   }
 }
 
-const within = (field: HoldError['field'], value: number, min: number, max: number) => {
+const clampTo = (field: HoldError['field'], value: number, min: number, max: number) => {
   if (!(value >= min && value <= max)) throw new HoldError(field, `${field} must be within ${min}–${max} mm, not ${value}.`);
 };
 
@@ -30,7 +30,7 @@ const THIN = working('Grip lost on thin handles', 0.004, 'per mm below 38 mm', '
  * @throws HoldError outside 15–120 mm
  */
 export function handleFactor(handleMm: number): number {
-  within('handleMm', handleMm, 15, 120);
+  clampTo('handleMm', handleMm, 15, 120);
   const off = handleMm - BEST_HANDLE_MM;
   return off > 0 ? Math.max(0.2, 1 - THICK.value * off) : 1 + THIN.value * off;
 }
@@ -53,7 +53,7 @@ const EDGE_SHARE: Record<EdgeGrip, Constant> = {
  * @throws HoldError outside 4–80 mm
  */
 export function edgeFactor(edgeMm: number, grip: EdgeGrip): number {
-  within('edgeMm', edgeMm, 4, 80);
+  clampTo('edgeMm', edgeMm, 4, 80);
   return (1 - Math.exp(-edgeMm / EDGE_DEPTH.value)) * EDGE_SHARE[grip].value;
 }
 
@@ -62,7 +62,7 @@ const PINCH_OFF = working('Pinch lost by width', 0.006, 'per mm off 50 mm', 'a s
 
 /** Share of the best pinch that is left at this width. @throws HoldError outside 5–150 mm */
 export function pinchFactor(pinchMm: number): number {
-  within('pinchMm', pinchMm, 5, 150);
+  clampTo('pinchMm', pinchMm, 5, 150);
   return Math.max(0.4, 1 - PINCH_OFF.value * Math.abs(pinchMm - BEST_PINCH.value));
 }
 

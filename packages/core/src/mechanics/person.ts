@@ -9,7 +9,7 @@ import { isAction } from '../vocabulary/measures.js';
 import { RANGE_MOTIONS, type RangeMotion } from '../vocabulary/motions.js';
 
 /** Whom something is computed for, and what of it is not on record. */
-export interface ForWhom {
+export interface Subject {
   readonly person: Person;
   /** What is taken from a reference person, in words, for screens to say so. */
   readonly estimated: readonly string[];
@@ -24,7 +24,7 @@ export function personOf(
   readings: readonly Reading[],
   today: string,
   seen: readonly Evidence[] = [],
-): ForWhom {
+): Subject {
   const { body, estimated } = bodyOf(record);
   const ageYears = record?.birthDate ? ageOn(record.birthDate, today) : null;
   if (ageYears === null) estimated.push(`age (${USUAL_AGE})`);
@@ -43,10 +43,10 @@ export const maximaOf = (readings: readonly Reading[]): Evidence[] =>
     .flatMap(({ kind, of, hand, value, onDay }) => (kind === 'maximum' && isAction(of) ? [maximum(of, hand, value, onDay)] : []));
 
 /** Ranges with help, with those of some readings in their place: the last of each, where it still counts. */
-export function withRanges(known: Person['rangeDeg'], readings: readonly Reading[], today?: string): NonNullable<Person['rangeDeg']> {
+export function withRanges(measured: Person['rangeDeg'], readings: readonly Reading[], today?: string): NonNullable<Person['rangeDeg']> {
   const ranges: Record<Hand, Partial<Record<RangeMotion, number>>> = {
-    left: { ...known?.left },
-    right: { ...known?.right },
+    left: { ...measured?.left },
+    right: { ...measured?.right },
   };
   for (const hand of HANDS) {
     for (const motion of RANGE_MOTIONS) {

@@ -98,8 +98,8 @@ describe('a hand that bears', () => {
         fc.double({ min: 0, max: 60, noNaN: true }),
         (contact, leanDeg, elbowBendDeg) => {
           const demand = left(MAN, { ...allFours, contact, leanDeg, elbowBendDeg });
-          for (const { effortPercent, demand: asked, interval } of demand.efforts) {
-            expect(asked).toBeGreaterThanOrEqual(0);
+          for (const { effortPercent, demand: effortDemand, interval } of demand.efforts) {
+            expect(effortDemand).toBeGreaterThanOrEqual(0);
             expect(effortPercent).toBeGreaterThanOrEqual(0);
             expect(interval[0]).toBeLessThanOrEqual(effortPercent);
             expect(interval[1]).toBeGreaterThanOrEqual(effortPercent);

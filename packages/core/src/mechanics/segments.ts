@@ -36,8 +36,8 @@ const KNEEL_HEIGHT = working('Knee above the floor when kneeling', 0.028, 'of he
 
 /** Scales the segment table to a body: lengths by stature, masses by body mass (the printed fractions are rounded; together they are the whole body). */
 export function segmentsOf(body: Body): Segments {
-  const known = SCALED.get(body);
-  if (known) return known;
+  const cached = SCALED.get(body);
+  if (cached) return cached;
   const segments = scaled(body);
   SCALED.set(body, segments);
   return segments;

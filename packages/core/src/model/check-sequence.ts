@@ -66,8 +66,8 @@ function placed({ movementId, levelId }: Place, lookup: MovementLookup): Placed 
   }
   const level = findLevel(movement, levelId);
   if (level) return { movement, level };
-  const known = movement.ladder.map((rung) => rung.id).join(', ');
-  const message = `“${movement.name}” has no level “${levelId}”. Its levels are ${known}.`;
+  const ids = movement.ladder.map((entry) => entry.id).join(', ');
+  const message = `“${movement.name}” has no level “${levelId}”. Its levels are ${ids}.`;
   return { fault: { pointer: '/levelId', message } };
 }
 

@@ -9,7 +9,7 @@ const after = (typed: string, movementId: string, levelAt = 0) => {
   const movement = shippedMovement(movementId)!;
   return doseCompletions(typed, movement, movement.ladder[levelAt]!);
 };
-const parts = (...asked: Parameters<typeof after>) => after(...asked).map(({ part }) => part);
+const parts = (...question: Parameters<typeof after>) => after(...question).map(({ part }) => part);
 
 describe('how a dose may go on', () => {
   test.each<[string, string, string[]]>([

@@ -7,7 +7,7 @@ import type { Limit } from '../vocabulary/limit.js';
 import { OWN_LOAD_NAMES, OWN_LOADS } from '../vocabulary/own-load.js';
 import { DIRECTION_PLANS, OPEN_ENDS, WORK_KINDS } from '../vocabulary/work.js';
 
-const within = ({ min, max, step }: Limit) =>
+const numbersOf = ({ min, max, step }: Limit) =>
   fc.integer({ min: Math.ceil(min / step), max: Math.floor(max / step) }).map((steps) => steps * step);
 
 const maybe = <T>(arbitrary: fc.Arbitrary<T>) => fc.option(arbitrary, { nil: undefined });
@@ -17,7 +17,7 @@ const anySets = fc.constantFrom(...WORK_KINDS).chain((kind) =>
     fc.record({
       sets: fc.integer({ min: 1, max: 6 }),
       work: fc
-        .tuple(within(amountLimit(kind)), fc.constantFrom(undefined, ...OPEN_ENDS))
+        .tuple(numbersOf(amountLimit(kind)), fc.constantFrom(undefined, ...OPEN_ENDS))
         .map(([amount, open]) => workOf(kind, amount, open)),
     }),
     { minLength: 1, maxLength: MOST_SET_GROUPS },
@@ -25,7 +25,7 @@ const anySets = fc.constantFrom(...WORK_KINDS).chain((kind) =>
 );
 const anyLoad = fc
   .record(
-    Object.fromEntries(OWN_LOAD_NAMES.map((name) => [name, maybe(within(OWN_LOADS[name].limit))])) as Record<
+    Object.fromEntries(OWN_LOAD_NAMES.map((name) => [name, maybe(numbersOf(OWN_LOADS[name].limit))])) as Record<
       string,
       fc.Arbitrary<number | undefined>
     >,
@@ -38,15 +38,15 @@ const anyDose: fc.Arbitrary<Dose> = fc
   .record({
     groups: anySets,
     load: maybe(anyLoad),
-    pauseS: maybe(within(DOSE_LIMITS.pauseS)),
+    pauseS: maybe(numbersOf(DOSE_LIMITS.pauseS)),
     sides: fc.constantFrom(...SIDE_PLANS),
     directions: fc.constantFrom(...DIRECTION_PLANS),
-    effortPercent: fc.option(within(DOSE_LIMITS.effortPercent), { nil: undefined }),
-    holdS: fc.option(within(DOSE_LIMITS.holdS), { nil: undefined }),
-    tempo: fc.option(fc.record({ outS: within(DOSE_LIMITS.tempoS), backS: within(DOSE_LIMITS.tempoS) }), {
+    effortPercent: fc.option(numbersOf(DOSE_LIMITS.effortPercent), { nil: undefined }),
+    holdS: fc.option(numbersOf(DOSE_LIMITS.holdS), { nil: undefined }),
+    tempo: fc.option(fc.record({ outS: numbersOf(DOSE_LIMITS.tempoS), backS: numbersOf(DOSE_LIMITS.tempoS) }), {
       nil: undefined,
     }),
-    restS: within(DOSE_LIMITS.restS),
+    restS: numbersOf(DOSE_LIMITS.restS),
   })
   .map(({ effortPercent, holdS, tempo, pauseS, load, groups: [first, ...then], ...rest }) => ({
     ...rest,

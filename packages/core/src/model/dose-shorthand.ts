@@ -96,7 +96,7 @@ export function retypeDose(text: string, before: Dose, defaults: DoseDefaults = 
 }
 
 /** What of a dose that stood there what was typed leaves as it was: all but the sets, and what they have no place for. */
-function keptOf(before: Dose, { work, load }: Said, { sides }: DoseDefaults): Omit<Dose, 'work' | 'sets'> {
+function keptOf(before: Dose, { work, load }: handPoseOf, { sides }: DoseDefaults): Omit<Dose, 'work' | 'sets'> {
   const { work: _work, sets: _sets, then: _then, load: _load, holdS, pauseS, tempo, effortPercent, ...plain } = before;
   const rest = { ...plain, ...(effortPercent !== undefined && !namesKilograms(load) && { effortPercent }) };
   if (work.kind !== 'repetitions') {
@@ -112,7 +112,7 @@ function keptOf(before: Dose, { work, load }: Said, { sides }: DoseDefaults): Om
 }
 
 /** The load that stays beside what was typed. Of the weight and the effort that finds it, the one that is typed takes the place of the other. */
-function loadKept(before: Dose, { load, effortPercent }: Said): Pick<Dose, 'load'> {
+function loadKept(before: Dose, { load, effortPercent }: handPoseOf): Pick<Dose, 'load'> {
   const stays = effortPercent === undefined ? before.load : withoutKilograms(before.load);
   const loaded = { ...(namesKilograms(load) ? withoutKilograms(stays) : stays), ...load };
   return Object.keys(loaded).length > 0 ? { load: loaded } : {};
@@ -130,14 +130,14 @@ function checked(dose: Dose, text: string): Dose {
   throw new ShorthandError(tidy, sentence(fault), text.indexOf(tidy));
 }
 
-type Said = Partial<Dose> & Pick<Dose, 'work'>;
+type handPoseOf = Partial<Dose> & Pick<Dose, 'work'>;
 type Slot = 'sides' | 'directions' | 'effort' | 'rest' | 'hold' | 'tempo' | 'pause' | OwnLoadName;
 
 /** What the parts say, each thing once: sets and amount, and in any order the rest. */
-function saidIn(parts: readonly Part[]): Said {
+function saidIn(parts: readonly Part[]): handPoseOf {
   const named = parts.find(({ sets }) => sets !== null) ?? parts.find(({ tidy }) => /^\d/.test(tidy));
   const work = named ?? must(parts[0], 'a part');
-  let said: Said = readSets(work);
+  let said: handPoseOf = readSets(work);
   const seen = new Map<Slot, string>();
   for (const part of parts) {
     if (part === work) continue;

@@ -131,8 +131,8 @@ function effortWords({ effortPercent }: Dose, level: Pick<Level, 'load'>, foundK
 }
 
 /** Whole text of a dose in words, e.g. for a list. */
-export function doseSentence(...asked: Parameters<typeof doseInWords>): Sentence {
-  const { amount, how } = doseInWords(...asked);
+export function doseSentence(...parameters: Parameters<typeof doseInWords>): Sentence {
+  const { amount, how } = doseInWords(...parameters);
   return joinSentences([amount, ...how], ', ');
 }
 

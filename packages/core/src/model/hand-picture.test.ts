@@ -32,7 +32,7 @@ describe('where a hand is said to be', () => {
   });
 
   it('fits in the whole library, each setting of it', () => {
-    for (const { movement, level } of LIBRARY.flatMap((each) => each.ladder.map((rung) => ({ movement: each, level: rung })))) {
+    for (const { movement, level } of LIBRARY.flatMap((each) => each.ladder.map((entry) => ({ movement: each, level: entry })))) {
       const setting = level.hand?.setting ?? movement.hand?.setting;
       expect(checkSetting(level)).toEqual([]);
       if (setting) expect([movement.id, level.id, fitsSetting(setting, level.load)]).toEqual([movement.id, level.id, true]);

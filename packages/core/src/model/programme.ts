@@ -193,10 +193,10 @@ function twice({ plans, sessions, changes = [] }: Programme): Fault[] {
 }
 
 function unknownPlans({ plans, sessions, changes = [] }: Programme): Fault[] {
-  const known = plans.map(({ id }) => id);
+  const ids = plans.map(({ id }) => id);
   const of = (part: string, all: readonly { readonly planId: string }[]): Fault[] =>
     all.flatMap(({ planId }, index) =>
-      known.includes(planId) ? [] : [{ pointer: `/${part}/${index}/planId`, message: `must be one of the plans: ${known.join(', ')}` }],
+      ids.includes(planId) ? [] : [{ pointer: `/${part}/${index}/planId`, message: `must be one of the plans: ${ids.join(', ')}` }],
     );
   return [...of('sessions', sessions), ...of('changes', changes)];
 }

@@ -43,5 +43,5 @@ describe('what became of rounds', () => {
       sequence('abc', { ...ROUND, blockIds: ['a', 'b', 'c'] }),
       ['Rounds of A, B → of A, B, C'],
     ],
-  ])('%s', (_what, before, after, told) => expect(changes(before, after)).toEqual(told));
+  ])('%s', (_what, before, after, lines) => expect(changes(before, after)).toEqual(lines));
 });

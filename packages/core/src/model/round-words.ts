@@ -25,7 +25,7 @@ export function roundChanges(before: Sequence, after: Sequence, nameOf: (block: 
     blockIds.flatMap((id) => blocks.filter((block) => block.id === id).map(nameOf)).join(', ');
   const was = new Map(before.rounds?.map((round) => [round.id, round]));
   const is = new Map(after.rounds?.map((round) => [round.id, round]));
-  const told = [...is.values()].flatMap((round): string[] => {
+  const lines = [...is.values()].flatMap((round): string[] => {
     const old = was.get(round.id);
     if (!old) return [`In rounds: ${named(after, round)}, ${roundWords(round)}`];
     const [oldWords, words] = [roundWords(old), roundWords(round)];
@@ -38,7 +38,7 @@ export function roundChanges(before: Sequence, after: Sequence, nameOf: (block: 
       ...(isSame ? [] : [`Rounds of ${named(before, old)} → of ${named(after, round)}`]),
     ];
   });
-  const stands = ({ blockIds }: Round) => blockIds.some((id) => after.blocks.some((block) => block.id === id));
-  const gone = [...was.values()].filter((round) => !is.has(round.id) && stands(round));
-  return [...told, ...gone.map((round) => `No longer in rounds: ${named(before, round)}`)];
+  const stillExists = ({ blockIds }: Round) => blockIds.some((id) => after.blocks.some((block) => block.id === id));
+  const gone = [...was.values()].filter((round) => !is.has(round.id) && stillExists(round));
+  return [...lines, ...gone.map((round) => `No longer in rounds: ${named(before, round)}`)];
 }

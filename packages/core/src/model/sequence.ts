@@ -2,7 +2,7 @@ import type { Limit } from '../vocabulary/limit.js';
 import { PHASES } from '../vocabulary/phases.js';
 import { SESSION_TESTS } from '../vocabulary/session-tests.js';
 import { list, type Of, oneOf, optional, record, text, bounded } from '../vocabulary/schema.js';
-import { LOOK_STOPS } from '../vocabulary/looks.js';
+import { LOOK_STOPS } from '../vocabulary/rechecks.js';
 import { BLOCK_LIMITS } from './block-limits.js';
 import { DOSE, DOSE_LIMITS } from './dose.js';
 import { ROUND } from './round.js';

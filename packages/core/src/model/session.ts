@@ -1,5 +1,5 @@
 import type { Fault } from '../vocabulary/fault.js';
-import { LOOK_ANSWERS, LOOK_STOPS } from '../vocabulary/looks.js';
+import { LOOK_ANSWERS, LOOK_STOPS } from '../vocabulary/rechecks.js';
 import { HAND_WORDS, HANDS, type WorkingSide, WORKING_SIDES } from '../vocabulary/hands.js';
 import type { Limit } from '../vocabulary/limit.js';
 import { idOf, instant, type Of, oneOf, optional, orNull, record, text, trueOrFalse, bounded } from '../vocabulary/schema.js';
@@ -86,8 +86,8 @@ export const HAND_LOOK = record({
 /** What was seen of a hand where the session stopped to look again. */
 export type HandLook = Of<typeof HAND_LOOK>;
 
-/** A look in words. @example lookWords({ hand: 'left', answer: 'looser' }) → 'left hand: looser' */
-export const lookWords = ({ hand, answer }: Pick<HandLook, 'hand' | 'answer'>): string => `${HAND_WORDS[hand]}: ${answer}`;
+/** A look in words. @example recheckWords({ hand: 'left', answer: 'looser' }) → 'left hand: looser' */
+export const recheckWords = ({ hand, answer }: Pick<HandLook, 'hand' | 'answer'>): string => `${HAND_WORDS[hand]}: ${answer}`;
 
 /** A fault of form, ticked while watching: of one hand in one block. The latest tick of a fault stands; one that was not so is ticked off. */
 export const FORM_TICK = record({

@@ -192,7 +192,7 @@ function capacityReader(courses: PotSession['courses'], hand: Hand): (atMs: numb
 }
 
 /** What a pot's shape tells, in the order in which it matters. */
-export type PotShape = 'cracked' | 'hairline' | 'overlong' | 'lopsided' | 'top-heavy' | 'thin base' | 'even' | 'empty';
+export type SubjectView = 'cracked' | 'hairline' | 'overlong' | 'lopsided' | 'top-heavy' | 'thin base' | 'even' | 'empty';
 
 /** Load whose middle lies above this share of the time is late. Working value. */
 const TOP_HEAVY = 0.72;
@@ -208,7 +208,7 @@ export function potWeights({ coils }: Pot): Record<Hand, number> {
 }
 
 /** Everything that a pot's shape tells. */
-export function shapesOfPot(pot: Pot): PotShape[] {
+export function shapesOfPot(pot: Pot): SubjectView[] {
   const { coils, durationMs, budgetMs, cracks } = pot;
   if (coils.length === 0) return ['empty'];
   const { left, right } = potWeights(pot);
@@ -216,7 +216,7 @@ export function shapesOfPot(pot: Pot): PotShape[] {
   const load = coils.reduce((sum, coil) => sum + weightOf(coil), 0);
   const moment = coils.reduce((sum, coil) => sum + weightOf(coil) * ((coil.startMs + coil.endMs) / 2), 0);
   const firstLoad = coils.find((coil) => HANDS.some((hand) => coil[hand].width >= LOADED));
-  const shapes: PotShape[] = [];
+  const shapes: SubjectView[] = [];
   if (cracks.some(isThrough)) shapes.push('cracked');
   else if (cracks.length) shapes.push('hairline');
   if (durationMs > budgetMs) shapes.push('overlong');
@@ -238,7 +238,7 @@ export function potWords(pot: Pot): string[] {
   const hand = left > right ? 'left' : 'right';
   const first = (list: readonly Crack[]) => list.reduce<Crack | null>((a, b) => (a && a.atMs <= b.atMs ? a : b), null);
   const [through, hairline] = [first(cracks.filter(isThrough)), first(cracks)];
-  const say: Record<PotShape, string> = {
+  const say: Record<SubjectView, string> = {
     empty: 'No coils yet.',
     cracked: through ? `Cracks at ${clock(through.atMs)}: the ${through.key} ${heldBy(through)}.` : '',
     hairline: hairline ? `May crack at ${clock(hairline.atMs)}: the ${hairline.key} ${heldBy(hairline)}.` : '',

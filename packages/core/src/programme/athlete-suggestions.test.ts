@@ -8,7 +8,7 @@ import { suggestionsFor, nextIn, of, planOf, SUPPORT, TODAY, type Went } from '.
 
 const CLEAN: readonly Went[] = [{ daysAgo: 7 }, { daysAgo: 2 }];
 const STOPPED = { caution: 'stop-sign', hand: 'left', since: '2026-06-08', stopped: { sessionId: 's2', sign: 'numbness' } } as const;
-const asked = (suggestions: ReturnType<typeof suggestionsFor>) => suggestions.map(({ key, kind }) => `${kind}: ${key}`);
+const keysOf = (suggestions: ReturnType<typeof suggestionsFor>) => suggestions.map(({ key, kind }) => `${kind}: ${key}`);
 
 describe('suggestions, each once made and once not', () => {
   test.each<[string, SuggestionKind, readonly Went[], Partial<AthleteSuggestionsQuestion>, boolean]>([
@@ -87,7 +87,7 @@ describe('suggestions, each once made and once not', () => {
 
   test('after two weeks without, what loads goes a level back, and what loads nothing stays', () => {
     const suggestions = suggestionsFor([{ daysAgo: 20, plan: planOf('knees-back') }], { programmes: [nextIn(1, planOf('knees-back'))] });
-    expect(asked(of('ease', suggestions))).toEqual(['ease: level grip.ball-squeeze', `ease: level ${SUPPORT}`]);
+    expect(keysOf(of('ease', suggestions))).toEqual(['ease: level grip.ball-squeeze', `ease: level ${SUPPORT}`]);
     expect(new Set(of('ease', suggestions).map(({ cause }) => cause))).toEqual(new Set(['away']));
   });
 });

@@ -89,11 +89,11 @@ export function athleteSuggestions(question: AthleteSuggestionsQuestion): Athlet
 
 /** Sessions in which plans that are the same are one: what is computed of it is computed once. */
 function sharingPlans(sessions: readonly ReportedSession[]): ReportedSession[] {
-  const known = new Map<string, Sequence>();
+  const sequences = new Map<string, Sequence>();
   return sessions.map((session) => {
     const text = JSON.stringify(session.plan);
-    const plan = known.get(text) ?? session.plan;
-    known.set(text, plan);
+    const plan = sequences.get(text) ?? session.plan;
+    sequences.set(text, plan);
     return { ...session, plan };
   });
 }

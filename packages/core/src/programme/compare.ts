@@ -59,7 +59,7 @@ function rest(before: Programme, after: Programme): string[] {
       texts.push(`No longer: ${AWAY_KINDS[away.kind].label}, ${dayWords(away.fromDay)} to ${dayWords(away.toDay)}`);
   }
   if (!same(before.plans, after.plans)) texts.push('Plans changed');
-  const known = new Set(before.changes?.map(({ id }) => id));
-  for (const { id, reason, fromDay } of after.changes ?? []) if (!known.has(id)) texts.push(`From ${dayWords(fromDay)}: ${reason}`);
+  const idsBefore = new Set(before.changes?.map(({ id }) => id));
+  for (const { id, reason, fromDay } of after.changes ?? []) if (!idsBefore.has(id)) texts.push(`From ${dayWords(fromDay)}: ${reason}`);
   return texts;
 }

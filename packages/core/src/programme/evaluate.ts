@@ -4,12 +4,20 @@ import { addDays } from '../vocabulary/days.js';
 import { matchDone } from './done-days.js';
 import type { ProgrammeFinding } from './finding.js';
 import { PROGRAMME_RULES } from './rules/index.js';
-import { dosesBetween, isAhead, loadOn, type PlannedSession, type ProgrammeQuestion, type SeenProgramme, type WeekView } from './seen.js';
+import {
+  dosesBetween,
+  isAhead,
+  loadOn,
+  type PlannedSession,
+  type ProgrammeQuestion,
+  type ProgrammeContext,
+  type WeekView,
+} from './seen.js';
 import { sessionLoad } from './session-load.js';
 import { sequencesOn } from './session-plan.js';
 
 /** A programme with all that is computed of it. */
-export interface ProgrammeView extends SeenProgramme {
+export interface ProgrammeView extends ProgrammeContext {
   /** The gravest first, then by day. */
   readonly findings: readonly ProgrammeFinding[];
 }
@@ -50,7 +58,7 @@ function planned(
   return { sequence, load: sessionLoad(person, sequence, lookup) };
 }
 
-function findingsOf(view: SeenProgramme): ProgrammeFinding[] {
+function findingsOf(view: ProgrammeContext): ProgrammeFinding[] {
   return PROGRAMME_RULES.flatMap((rule) =>
     rule.find(view).map((found): ProgrammeFinding => ({ ...found, rule: rule.id, title: rule.title, severity: rule.severity })),
   ).sort((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity) || a.day.localeCompare(b.day));

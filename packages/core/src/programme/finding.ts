@@ -1,7 +1,7 @@
 import type { Sentence } from '../vocabulary/sentence.js';
 import type { Severity } from '../rules/checks/finding.js';
 import type { ProgrammeEdit } from './edits.js';
-import type { SeenProgramme } from './seen.js';
+import type { ProgrammeContext } from './seen.js';
 
 /** A change that answers a finding, named by what it does. */
 export interface ProgrammeFix {
@@ -26,7 +26,7 @@ export interface ProgrammeRule {
   readonly severity: Severity;
   readonly why: string;
   readonly source: string;
-  readonly find: (view: SeenProgramme) => readonly ProgrammeObservation[];
+  readonly find: (view: ProgrammeContext) => readonly ProgrammeObservation[];
 }
 
 /** An observation with the rule it comes from. */

@@ -11,13 +11,13 @@ const MOST_KNOWN = 40;
  * @param make called where nothing is known of these parts
  */
 export function rememberer<T>(): (of: object, parts: readonly unknown[], make: () => T) => T {
-  const known = new WeakMap<object, { readonly parts: readonly unknown[]; readonly made: T }[]>();
+  const cache = new WeakMap<object, { readonly parts: readonly unknown[]; readonly made: T }[]>();
   return (of, parts, make) => {
-    const before = known.get(of) ?? [];
+    const before = cache.get(of) ?? [];
     const hit = before.find((each) => isSame(each.parts, parts));
     if (hit) return hit.made;
     const made = make();
-    known.set(of, [{ parts, made }, ...before].slice(0, MOST_KNOWN));
+    cache.set(of, [{ parts, made }, ...before].slice(0, MOST_KNOWN));
     return made;
   };
 }

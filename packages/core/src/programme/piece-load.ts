@@ -51,17 +51,17 @@ export function piecesOfSequence(sequence: Sequence): Piece[] {
 export function pieceLoad(person: Person, sequence: Sequence, piece: Piece, lookup: MovementLookup): PieceLoad {
   const { blocks, round } = piece;
   const parts = [person, sequence.pacing, round, ...blocks, ...movementsOf(piece, lookup)];
-  return known(itemAt(blocks, 0), parts, () => computed(person, sequence, piece, lookup));
+  return remember(itemAt(blocks, 0), parts, () => computed(person, sequence, piece, lookup));
 }
-const known = rememberer<PieceLoad>();
+const remember = rememberer<PieceLoad>();
 
 function computed(person: Person, { rounds: _, ...frame }: Sequence, { blocks, round }: Piece, lookup: MovementLookup) {
   const alone: Sequence = { ...frame, blocks: [...blocks], ...(round && { rounds: [round] }) };
   const timeline = compileTimeline(alone, lookup);
-  const asked = effortTimeline(person, alone, timeline, lookup);
+  const course = effortTimeline(person, alone, timeline, lookup);
   // An open set ends where somebody who begins it rested lets go: what came before it in the session is not known here.
   const isOpen = timeline.stints.some(({ open }) => open !== null);
-  const efforts = isOpen ? untilLetGo(asked, openEnds(fatigueCourses(asked))) : asked;
+  const efforts = isOpen ? untilLetGo(course, openEnds(fatigueCourses(course))) : course;
   const { doses, hands } = accountOf(alone, timeline, efforts, lookup);
   const moves = turnsOf(alone).map((turn): Move => {
     const { movement, level, dose } = turnOf(alone, turn, lookup);

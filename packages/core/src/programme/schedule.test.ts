@@ -41,10 +41,10 @@ describe('a schedule', () => {
   test('eases into an event where the rule of easing looks for it, whatever its weekday', () => {
     for (const weekday of EVERY_DAY) {
       const event = { day: day(6, weekday), name: 'Show' };
-      const asked = wish({ weeks: weeksUntil(MONDAY, event.day), event, easyMin: null });
+      const wishes = wish({ weeks: weeksUntil(MONDAY, event.day), event, easyMin: null });
       const plans = [{ id: LOADING_PLAN, sequenceId: '00000000-0000-4000-8000-000000000001' }];
       const sequences = new Map([[LOADING_PLAN, SEQUENCES.get('whole')!]]);
-      expect(saidBy('taper-missing', programmeOf([], { ...scheduled(asked), plans, event }), { sequences })).toEqual([]);
+      expect(saidBy('taper-missing', programmeOf([], { ...scheduled(wishes), plans, event }), { sequences })).toEqual([]);
     }
   });
 
@@ -67,19 +67,19 @@ describe('a schedule', () => {
     fc.assert(
       fc.property(anyWish, ({ weeks, weekdays, start, method }) => {
         const point = STARTING_POINTS[method];
-        const asked = wish({
+        const wishes = wish({
           ...point,
           loadingDays: Math.min(point.loadingDays, weekdays.length),
           weeks,
           weekdays,
           fromDay: addDays(MONDAY, start),
         });
-        expect(checkWish(asked, MONDAY)).toEqual([]);
-        const made = scheduled(asked);
+        expect(checkWish(wishes, MONDAY)).toEqual([]);
+        const made = scheduled(wishes);
         const plans = [LOADING_PLAN, EASY_PLAN].map((id, index) => ({ id, sequenceId: `00000000-0000-4000-8000-00000000000${index}` }));
-        expect(checkProgramme(programmeOf([], { ...made, plans, fromDay: asked.fromDay }))).toEqual([]);
+        expect(checkProgramme(programmeOf([], { ...made, plans, fromDay: wishes.fromDay }))).toEqual([]);
         const loading = made.sessions.filter(({ planId }) => planId === LOADING_PLAN);
-        expect(loading.length).toBeLessThanOrEqual(asked.loadingDays * weeks);
+        expect(loading.length).toBeLessThanOrEqual(wishes.loadingDays * weeks);
         for (const session of made.sessions) expect(weekdays).toContain(weekdayOf(session.day));
         // Where there is room for it, hard days have a day between.
         if (weekdays.length === 7 && point.loadingDays <= 3) {

@@ -48,7 +48,7 @@ export interface WeekView extends ProgrammeWeek {
 }
 
 /** A programme with all that rules read of it. */
-export interface SeenProgramme extends ProgrammeQuestion {
+export interface ProgrammeContext extends ProgrammeQuestion {
   readonly sessions: readonly PlannedSession[];
   readonly weeks: readonly WeekView[];
   /** What was carried out and what is still planned, as one course, at noon of its days. */

@@ -12,9 +12,9 @@ import { runs } from '../properties.fixture.js';
 
 const anyBlock = fc
   .tuple(fc.nat(LIBRARY.length - 1), fc.nat(20), fc.constantFrom(...PHASES))
-  .map(([at, rung, phase]): Omit<Block, 'id'> => {
+  .map(([at, levelIndex, phase]): Omit<Block, 'id'> => {
     const movement = LIBRARY[at]!;
-    const level = movement.ladder[rung % movement.ladder.length]!;
+    const level = movement.ladder[levelIndex % movement.ladder.length]!;
     return { phase, movementId: movement.id, levelId: level.id, dose: level.dose };
   });
 const anySequence = fc.array(anyBlock, { minLength: 1, maxLength: 8 }).chain((some) => {

@@ -28,8 +28,8 @@ const NO_WORK: HandAccount = { workS: 0, underLoadS: 0, impulseNs: 0, repetition
 
 /** Adds up the pieces of a sequence: the same sums as of its whole timeline, of which only what is new is computed. @throws SequenceError when it is not sound */
 export const sessionLoad = (person: Person, sequence: Sequence, lookup: MovementLookup): SessionLoad =>
-  known(sequence, [person, ...movementsOf(sequence, lookup)], () => added(person, sequence, lookup));
-const known = rememberer<SessionLoad>();
+  remember(sequence, [person, ...movementsOf(sequence, lookup)], () => added(person, sequence, lookup));
+const remember = rememberer<SessionLoad>();
 
 function added(person: Person, sequence: Sequence, lookup: MovementLookup): SessionLoad {
   const doses: Partial<Record<SideGroup, number>> = {};

@@ -38,8 +38,8 @@ function raises(edit: Edit, plan = planOf()): boolean {
   const block = plan.blocks.find(({ id }) => id === edit.blockId)!;
   // Another movement is another question: the checks of safety keep it from barred hands.
   if (edit.movementId !== undefined && edit.movementId !== block.movementId) return false;
-  const rung = (id: string) => shippedMovement(block.movementId)!.ladder.findIndex((level) => level.id === id);
-  const climb = rung(edit.levelId ?? block.levelId) - rung(block.levelId);
+  const indexOf = (id: string) => shippedMovement(block.movementId)!.ladder.findIndex((level) => level.id === id);
+  const climb = indexOf(edit.levelId ?? block.levelId) - indexOf(block.levelId);
   return climb > 0 || (climb === 0 && edit.dose !== undefined && isProgression(edit.dose, block.dose));
 }
 const isProgression = (dose: Dose, than: Dose) =>

@@ -6,7 +6,7 @@ import { roundOf, type Turn, turnsOf } from '../model/rounds.js';
 import { type Sequence, USUAL_PACING } from '../model/sequence.js';
 import { handsInTurn } from '../vocabulary/hands.js';
 import { firstOf, itemAt, must } from '../vocabulary/lists.js';
-import type { LookStop } from '../vocabulary/looks.js';
+import type { LookStop } from '../vocabulary/rechecks.js';
 import { TimelineWriter } from './timeline-writer.js';
 import { AT_THE_START, LOOK_S, moveTo, type Timeline } from './timeline.js';
 import type { OneTurn } from './one-turn.js';

@@ -46,7 +46,7 @@ export function advance(timeline: Timeline, head: Playhead, deltaMs: number): Mo
   elapsedMs += deltaMs;
   for (let event = timeline.events[index]; event; event = timeline.events[index]) {
     const lengthMs = event.durationMs + addedMs;
-    if (elapsedMs < lengthMs || event.untilTold) break;
+    if (elapsedMs < lengthMs || event.untilConfirmed) break;
     const stint = event.stint === null ? undefined : timeline.stints[event.stint];
     if (stint && stint.lastEvent === index) {
       ended.push({ stint, done: doneOf(timeline, stint, { event: index, elapsedMs: lengthMs, addedMs }) });
@@ -77,7 +77,7 @@ export function skip(timeline: Timeline, head: Playhead): Move {
  */
 export function finish(timeline: Timeline, head: Playhead): Move {
   const event = timeline.events[head.event];
-  if (!event?.untilTold) return skip(timeline, head);
+  if (!event?.untilConfirmed) return skip(timeline, head);
   const stint = currentStint(timeline, head);
   if (stint?.open || !stint) return skip(timeline, head);
   const end = { event: head.event, elapsedMs: Infinity, addedMs: 0 };
@@ -171,7 +171,7 @@ export function remainingMs(timeline: Timeline, head: Playhead): number {
   const event = timeline.events[head.event];
   if (!event) return 0;
   // While it waits to hear that it is over, no more of the rest passes than was planned.
-  const behindMs = event.untilTold ? Math.min(head.elapsedMs, event.durationMs + head.addedMs) : head.elapsedMs;
+  const behindMs = event.untilConfirmed ? Math.min(head.elapsedMs, event.durationMs + head.addedMs) : head.elapsedMs;
   return timeline.durationMs - event.startMs - behindMs + head.addedMs;
 }
 

@@ -147,7 +147,7 @@ describe('what else is written', () => {
 
   test('a distance takes as long as a walk, waits for the tap at its end, and may be left on the way', () => {
     const timeline = compile([['grip.bar-carry', 'light', '1x40m LR']]);
-    const walk = timeline.events.find(({ untilTold }) => untilTold)!;
+    const walk = timeline.events.find(({ untilConfirmed }) => untilConfirmed)!;
     expect(walk.durationMs / 1000).toBeCloseTo(40 / 1.2, 2);
     const long = advance(timeline, AT_START, walk.startMs + 10 * walk.durationMs).head;
     expect(timeline.events[long.event]).toBe(walk);
@@ -167,7 +167,7 @@ describe('what else is written', () => {
       ['between hands', 2, 1],
       ['after', 2, 2],
     ]);
-    expect(looks.every(({ untilTold }) => untilTold)).toBe(true);
+    expect(looks.every(({ untilConfirmed }) => untilConfirmed)).toBe(true);
     const at: Playhead = { event: timeline.events.indexOf(looks[0]!), elapsedMs: 60_000, addedMs: 0 };
     expect(advance(timeline, at, 1000).head.event).toBe(at.event);
     expect(finish(timeline, at).head.event).toBe(at.event + 1);

@@ -13,8 +13,8 @@ const compiled = new WeakMap<MovementLookup, WeakMap<Sequence, Timeline>>();
 export function timelineOf(sequence: Sequence, lookup: MovementLookup): Timeline {
   const ofLibrary = compiled.get(lookup) ?? new WeakMap<Sequence, Timeline>();
   compiled.set(lookup, ofLibrary);
-  const known = ofLibrary.get(sequence);
-  if (known) return known;
+  const cached = ofLibrary.get(sequence);
+  if (cached) return cached;
   const timeline = compileTimeline(sequence, lookup);
   ofLibrary.set(sequence, timeline);
   return timeline;

@@ -3,7 +3,7 @@ import type { Turn } from '../model/rounds.js';
 import type { Block } from '../model/sequence.js';
 import type { WorkingSide } from '../vocabulary/hands.js';
 import { itemAt } from '../vocabulary/lists.js';
-import type { LookStop } from '../vocabulary/looks.js';
+import type { LookStop } from '../vocabulary/rechecks.js';
 import { UNIT_OF } from '../vocabulary/work.js';
 import {
   blockSpansOf,
@@ -83,14 +83,14 @@ export class TimelineWriter {
     this.side = side;
   }
 
-  event(kind: EventKind, seconds: number, untilTold = false) {
+  event(kind: EventKind, seconds: number, untilConfirmed = false) {
     if (seconds <= 0) return;
-    this.write(kind, null, [{ name: 'work', label: kind, durationMs: milliseconds(seconds) }], { untilTold });
+    this.write(kind, null, [{ name: 'work', label: kind, durationMs: milliseconds(seconds) }], { untilConfirmed: untilConfirmed });
   }
 
   look(look: LookStop, seconds: number) {
     const parts: EventPart[] = [{ name: 'work', label: 'look', durationMs: milliseconds(seconds) }];
-    this.write('look', null, parts, { untilTold: true, look });
+    this.write('look', null, parts, { untilConfirmed: true, look });
   }
 
   parts(kind: EventKind, repetition: number, parts: readonly EventPart[]) {
@@ -102,7 +102,7 @@ export class TimelineWriter {
     kind: EventKind,
     repetition: number | null,
     parts: readonly EventPart[],
-    { untilTold, look }: Pick<TimelineEvent, 'untilTold' | 'look'> = { untilTold: false },
+    { untilConfirmed, look }: Pick<TimelineEvent, 'untilConfirmed' | 'look'> = { untilConfirmed: false },
   ) {
     let durationMs = 0;
     for (const part of parts) durationMs += part.durationMs;
@@ -123,7 +123,7 @@ export class TimelineWriter {
       round,
       set,
       repetition,
-      untilTold,
+      untilConfirmed: untilConfirmed,
       open,
       ...(look && { look }),
     };

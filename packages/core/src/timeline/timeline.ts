@@ -1,5 +1,5 @@
 import type { Hand, WorkingSide } from '../vocabulary/hands.js';
-import type { LookStop } from '../vocabulary/looks.js';
+import type { LookStop } from '../vocabulary/rechecks.js';
 import type { Block } from '../model/sequence.js';
 import type { Phase } from '../vocabulary/phases.js';
 import type { OpenEnd, SetUnit } from '../vocabulary/work.js';
@@ -54,7 +54,7 @@ export interface TimelineEvent {
   readonly set: number;
   readonly repetition: number | null;
   /** Whether it lasts until somebody says that it is over: a distance that was walked, hands that were compared. */
-  readonly untilTold: boolean;
+  readonly untilConfirmed: boolean;
   /** Whether it is part of an open set: it may end before it is over. */
   readonly open: boolean;
   /** Which look it is, of a `look`. */

@@ -21,7 +21,7 @@ const FRUIT = record({
   colours: list(oneOf(['red', 'green']), { max: 2, unique: true }),
 });
 const PEAR = { name: 'Pear', size: 7.5, kept: null, seeds: { kind: 'pips', count: 2 }, tilt: 'flat', colours: [] };
-const told = (change: object) => faultsOf(FRUIT, { ...PEAR, ...change }).map(({ pointer, message }) => `${pointer} ${message}`);
+const messagesFor = (change: object) => faultsOf(FRUIT, { ...PEAR, ...change }).map(({ pointer, message }) => `${pointer} ${message}`);
 
 describe('what is wrong with a value, in words', () => {
   test.each<[object, string[]]>([
@@ -45,7 +45,7 @@ describe('what is wrong with a value, in words', () => {
     [{ colours: ['blue'] }, ['/colours/0 must be one of red, green']],
     [{ colours: 'red' }, ['/colours must be a list']],
     [{ smell: 1 }, ['/smell is not a known field: remove it or check its spelling']],
-  ])('%j', (change, expected) => expect(told(change)).toEqual(expected));
+  ])('%j', (change, expected) => expect(messagesFor(change)).toEqual(expected));
 
   test('what is missing is named, and what it would have to be', () => {
     const { size: _size, ...unsized } = PEAR;

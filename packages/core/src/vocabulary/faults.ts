@@ -70,8 +70,8 @@ function kindFault({ schema, value }: ValueError, pointer: string): Fault {
     return { pointer, message: `must be ${what(schema)}` };
   }
   const variants = schema['anyOf'] as { properties: Record<string, { const: string }> }[];
-  const known = variants.map(({ properties }) => must(properties[name], `a ${name} in every variant`).const);
-  return { pointer: `${pointer}/${name}`, message: `must be one of ${known.join(', ')}` };
+  const values = variants.map(({ properties }) => must(properties[name], `a ${name} in every variant`).const);
+  return { pointer: `${pointer}/${name}`, message: `must be one of ${values.join(', ')}` };
 }
 
 function messageOf({ type, schema, value }: ValueError): string {

@@ -1,5 +1,5 @@
 import type { Athlete, AthleteInput, AthleteListItem } from '@clay-pot/contracts';
-import { checkAthlete, checkStopsKept, same } from '@clay-pot/core';
+import { checkAthlete, checkStopsStand, same } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import { subDays } from 'date-fns';
 import type { StudioScope } from '../database/studio-scope.js';
@@ -68,7 +68,7 @@ export class AthletesService {
   private async checkStops(scope: StudioScope, id: string, input: AthleteInput, ifMatch: string | undefined): Promise<void> {
     const before = ifMatch === undefined ? null : await scope.of(AthleteRow).get(id, 'athlete');
     const isStale = before !== null && before.rowVersion !== versionOf(ifMatch);
-    const faults = isStale ? [] : checkStopsKept(before?.cautions ?? [], input.cautions);
+    const faults = isStale ? [] : checkStopsStand(before?.cautions ?? [], input.cautions);
     if (faults.length > 0) throw invalid(faults);
   }
 }

@@ -46,9 +46,9 @@ export class CalendarService {
     await scope.of(AthleteRow).get(athleteId, 'athlete');
     const token = randomBytes(TOKEN_BYTES).toString('base64url');
     const madeAt = this.clock.now();
-    await scope.transaction(async (within) => {
-      await within.of(CalendarLinkRow).remove({ athleteId });
-      await within.of(CalendarLinkRow).insert({ id: uuid(), athleteId, tokenHash: hashToken(token), madeAt }, 'calendar');
+    await scope.transaction(async (inner) => {
+      await inner.of(CalendarLinkRow).remove({ athleteId });
+      await inner.of(CalendarLinkRow).insert({ id: uuid(), athleteId, tokenHash: hashToken(token), madeAt }, 'calendar');
     });
     return { madeAt: madeAt.toISOString(), path: `/api/calendars/${token}.ics` };
   }
@@ -75,7 +75,7 @@ export class CalendarService {
 
   private async written(scope: StudioScope, name: string, programmes: [string, Programme][]): Promise<string> {
     const ids = programmes.flatMap(([, { plans }]) => plans.map(({ sequenceId }) => sequenceId));
-    const known = await this.library.of(scope);
+    const library = await this.library.of(scope);
     const rows = ids.length > 0 ? await scope.of(SequenceRow).find({ where: { id: In(ids), removedAt: IsNull() } }) : [];
     const entries = programmes.flatMap(([id, programme]) => {
       const sequences = new Map(
@@ -84,7 +84,7 @@ export class CalendarService {
           return row ? [[plan.id, row.document] as const] : [];
         }),
       );
-      return calendarEntries(id, programme, sequences, known.movement);
+      return calendarEntries(id, programme, sequences, library.movement);
     });
     return icsOf(name, scope.timeZone, entries, this.clock.now());
   }

@@ -20,7 +20,7 @@ export class ClassService {
   /** Who needs a look first; whom nothing asks for last, by name. */
   async table(scope: StudioScope): Promise<ClassRow[]> {
     const today = dayIn(scope.timeZone, this.clock.now());
-    const [athletes, sessions, readings, lastDays, repeats, decided, asked] = await Promise.all([
+    const [athletes, sessions, readings, lastDays, repeats, decided, lastAsked] = await Promise.all([
       scope.of(AthleteRow).find({ order: { name: 'ASC' } }),
       latestOfEach(scope),
       this.readings.ofThings(scope, CLASS_THINGS),
@@ -34,7 +34,7 @@ export class ClassService {
         .groupBy('intake.athlete_id')
         .getRawMany<{ athleteId: string; onDay: string }>(),
     ]);
-    const askedOf = new Map(asked.map(({ athleteId, onDay }) => [athleteId, onDay]));
+    const askedOf = new Map(lastAsked.map(({ athleteId, onDay }) => [athleteId, onDay]));
     const sessionOf = new Map(sessions.map((session) => [session.athleteId, session]));
     const rows = athletes.map((athlete): ClassRow => {
       const mine = readings.get(athlete.id) ?? [];

@@ -43,11 +43,11 @@ export class ComposeService {
 
   private async workOf(scope: StudioScope, question: ComposeQuestion): Promise<ComposeWork> {
     const { goal: goalId, minutes, methodId, equipment, notAt, locked, rounds, from, others } = question;
-    const { known, whom, athlete, past, now } = await this.circumstances.of(scope, question);
-    if (methodId !== undefined && !known.method(methodId)) {
+    const { library, subject, athlete, past, now } = await this.circumstances.of(scope, question);
+    if (methodId !== undefined && !library.method(methodId)) {
       throw invalid([{ pointer: '/methodId', message: `There is no method “${methodId}”.` }]);
     }
-    if (from) soundSequence(from, known, '/from');
+    if (from) soundSequence(from, library, '/from');
     const frame: Sequence = {
       title: goalId,
       purpose: '',
@@ -56,15 +56,15 @@ export class ComposeService {
       blocks: inPhaseOrder(locked ?? []),
       ...(rounds && { rounds }),
     };
-    const faults = checkSequence(frame, known.movement);
+    const faults = checkSequence(frame, library.movement);
     if (faults.length > 0) throw invalid(faults.map(lockedFault));
     const { movements } = await ownOf(scope);
     const standings = await this.standingsOf(scope, question.athleteId);
     return {
       goalId,
       minutes,
-      method: methodOf({ methodId: methodId ?? from?.methodId }, known.method),
-      person: whom.person,
+      method: methodOf({ methodId: methodId ?? from?.methodId }, library.method),
+      person: subject.person,
       athlete: equipment ? { cautions: athlete?.cautions ?? [], equipment } : athlete,
       past,
       standings,

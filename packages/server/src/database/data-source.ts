@@ -141,8 +141,8 @@ export async function migrate(served: DataSource, then: () => Promise<void> = as
   }).initialize();
   const runner = source.createQueryRunner();
   try {
-    const asked = 'SELECT GET_LOCK(?, ?) AS got';
-    const [row] = (await runner.query(asked, [MIGRATION_LOCK, LOCK_WAIT_S])) as { got: unknown }[];
+    const query = 'SELECT GET_LOCK(?, ?) AS got';
+    const [row] = (await runner.query(query, [MIGRATION_LOCK, LOCK_WAIT_S])) as { got: unknown }[];
     if (Number(row?.got) !== 1) throw new Error(`Another instance has been migrating for more than ${LOCK_WAIT_S} s.`);
     await source.runMigrations({ transaction: 'each' });
     await refreshDerived(source);

@@ -36,10 +36,10 @@ export async function refreshDerived(source: DataSource): Promise<void> {
   if (stale.length === 0) return;
   for (const { id, timeZone } of await source.getRepository(StudioRow).find()) {
     const scope = new StudioScope(id, timeZone, source.manager);
-    const known = await knownIn(scope);
+    const library = await knownIn(scope);
     const documentOf = documentsIn(source);
-    await refreshSequences(scope, known, documentOf);
-    await refreshSessions(scope, known, documentOf, stale.includes('sums'));
+    await refreshSequences(scope, library, documentOf);
+    await refreshSessions(scope, library, documentOf, stale.includes('sums'));
   }
   for (const name of stale) await source.query('UPDATE derived_values SET version = ? WHERE name = ?', [VERSIONS[name], name]);
 }
@@ -72,13 +72,13 @@ async function refreshSequences(scope: StudioScope, { movement }: StudioLibrary,
   }
 }
 
-async function refreshSessions(scope: StudioScope, known: StudioLibrary, documentOf: DocumentOf, isWhole: boolean): Promise<void> {
-  const { movement } = known;
+async function refreshSessions(scope: StudioScope, library: StudioLibrary, documentOf: DocumentOf, isWhole: boolean): Promise<void> {
+  const { movement } = library;
   const sessions = await scope.of(SessionRow).find({ select: { id: true, planId: true, toldExertion: true } });
   for (const { id, planId, toldExertion: exertion } of sessions) {
     const [sets, reports, complaints] = [await setsOf(scope, id), await reportsOf(scope, id), await complaintsOf(scope, id)];
     const sums = whereSound(await documentOf('plans', planId), movement, (plan) => {
-      const { discomfort: discomfortPolicy } = methodOf(plan, known.method);
+      const { discomfort: discomfortPolicy } = methodOf(plan, library.method);
       const { plannedMs, ...whole } = sumsOfSession(plan, { sets, reports, complaints, exertion }, movement);
       return isWhole ? { plannedMs, ...whole, discomfortPolicy } : { plannedMs };
     });

@@ -5,14 +5,14 @@ import type { StudioScope } from './studio-scope.js';
  * changes it must not ask so again.
  */
 export function oncePerScope<T>(read: (scope: StudioScope) => Promise<T>): (scope: StudioScope) => Promise<T> {
-  const known = new WeakMap<StudioScope, Promise<T>>();
+  const cache = new WeakMap<StudioScope, Promise<T>>();
   return (scope) => {
-    const before = known.get(scope);
+    const before = cache.get(scope);
     if (before) return before;
     const reading = read(scope);
-    known.set(scope, reading);
+    cache.set(scope, reading);
     // What failed is tried again by whoever asks next.
-    reading.catch(() => known.delete(scope));
+    reading.catch(() => cache.delete(scope));
     return reading;
   };
 }

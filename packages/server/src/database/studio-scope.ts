@@ -22,12 +22,12 @@ export abstract class StudioOwned {
 }
 
 /** Thrown where a row has something that only one may have, and another has it. */
-export class TakenError extends Error {
+export class DuplicateError extends Error {
   override readonly name = 'TakenError';
 }
 
 /** Which key the database found taken: that of the id, or another; null where it was something else that went wrong. */
-function takenIn(error: unknown): { isId: boolean } | null {
+function duplicateOf(error: unknown): { isId: boolean } | null {
   const { code, sqlMessage = '' } = error as { code?: string; sqlMessage?: string };
   return code === 'ER_DUP_ENTRY' ? { isId: /key '([^']*\.)?PRIMARY'$/.test(sqlMessage) } : null;
 }
@@ -61,11 +61,11 @@ export class ScopedRows<E extends StudioOwned> {
   ) {}
 
   find(options: Omit<FindManyOptions<E>, 'where'> & { where?: FindOptionsWhere<E> } = {}): Promise<E[]> {
-    return this.rows.find({ ...options, where: this.within(options.where ?? {}) });
+    return this.rows.find({ ...options, where: this.whereIn(options.where ?? {}) });
   }
 
   one(where: FindOptionsWhere<E>): Promise<E | null> {
-    return this.rows.findOneBy(this.within(where));
+    return this.rows.findOneBy(this.whereIn(where));
   }
 
   /** @throws 404 naming what was looked for. */
@@ -77,7 +77,7 @@ export class ScopedRows<E extends StudioOwned> {
 
   /** As `get`, and nobody else changes the row until the transaction ends. @throws 404 naming what was looked for. */
   async hold(id: string, what: string): Promise<E> {
-    const where = this.within({ id } as FindOptionsWhere<E>);
+    const where = this.whereIn({ id } as FindOptionsWhere<E>);
     const row = await this.rows.findOne({ where, lock: { mode: 'pessimistic_write' } });
     if (!row) throw notFound(what);
     return row;
@@ -92,9 +92,9 @@ export class ScopedRows<E extends StudioOwned> {
       await this.rows.insert({ ...row, studioId: this.studioId } as QueryDeepPartialEntity<E>);
       return true;
     } catch (error) {
-      const taken = takenIn(error);
+      const taken = duplicateOf(error);
       if (!taken) throw error;
-      if (!taken.isId) throw new TakenError(what);
+      if (!taken.isId) throw new DuplicateError(what);
       await this.get((row as Pick<StudioOwned, 'id'>).id, what);
       return false;
     }
@@ -103,16 +103,16 @@ export class ScopedRows<E extends StudioOwned> {
   /** @returns how many rows were changed. @throws `TakenError` when another row has what only one may have */
   async update(where: FindOptionsWhere<E>, change: DeepPartial<E>): Promise<number> {
     try {
-      const result = await this.rows.update(this.within(where), change as QueryDeepPartialEntity<E>);
+      const result = await this.rows.update(this.whereIn(where), change as QueryDeepPartialEntity<E>);
       return result.affected ?? 0;
     } catch (error) {
-      throw takenIn(error) ? new TakenError('row') : error;
+      throw duplicateOf(error) ? new DuplicateError('row') : error;
     }
   }
 
   /** Counts a column up by one: of two at once both count. */
   async raise(where: FindOptionsWhere<E>, column: keyof E & string): Promise<void> {
-    await this.rows.increment(this.within(where), column, 1);
+    await this.rows.increment(this.whereIn(where), column, 1);
   }
 
   /** Adds rows in one statement: all of them or none. */
@@ -122,16 +122,16 @@ export class ScopedRows<E extends StudioOwned> {
   }
 
   /** Adds a row, unless another has what only one may have. */
-  async insertUnlessTaken(row: Omit<E, 'studioId'>): Promise<void> {
+  async insertUnlessDuplicate(row: Omit<E, 'studioId'>): Promise<void> {
     try {
       await this.rows.insert({ ...row, studioId: this.studioId } as QueryDeepPartialEntity<E>);
     } catch (error) {
-      if (!takenIn(error)) throw error;
+      if (!duplicateOf(error)) throw error;
     }
   }
 
   async remove(where: FindOptionsWhere<E>): Promise<number> {
-    return (await this.rows.delete(this.within(where))).affected ?? 0;
+    return (await this.rows.delete(this.whereIn(where))).affected ?? 0;
   }
 
   /** A query that already has its WHERE: add to it with `andWhere`. */
@@ -139,7 +139,7 @@ export class ScopedRows<E extends StudioOwned> {
     return this.rows.createQueryBuilder(alias).where(`${alias}.studio_id = :studioId`, { studioId: this.studioId });
   }
 
-  private within(where: FindOptionsWhere<E>): FindOptionsWhere<E> {
+  private whereIn(where: FindOptionsWhere<E>): FindOptionsWhere<E> {
     return { ...where, studioId: this.studioId };
   }
 }

@@ -87,7 +87,7 @@ export class SimulatedStream implements OnApplicationBootstrap, OnModuleDestroy 
 
   private async deviceFor(setup: SimulatedSetupInput, scope: StudioScope): Promise<SimulatedDevice> {
     const { kind, athleteId, hand, effortPercent, of, isActive, leverCm, ...rest } = setup;
-    const { person } = await this.persons.forWhom(scope, athleteId === undefined ? {} : { athleteId });
+    const { person } = await this.persons.subjectOf(scope, athleteId === undefined ? {} : { athleteId });
     const share = effortPercent === undefined ? {} : { share: effortPercent / 100 };
     return new SimulatedDevice({
       ...rest,

@@ -1,5 +1,5 @@
-import type { WhomInput } from '@clay-pot/contracts';
-import { cautionsOn, type ForWhom, type PastSession, type SessionQuestion } from '@clay-pot/core';
+import type { PersonInput } from '@clay-pot/contracts';
+import { cautionsOn, type Subject, type PastSession, type SessionQuestion } from '@clay-pot/core';
 import type { StudioLibrary } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
 import { AthleteRow } from '../athletes/athlete.entity.js';
@@ -14,8 +14,8 @@ const PAST_DAYS = 28;
 
 /** Everything besides the sequence that a session is judged by. */
 export interface Circumstances {
-  readonly known: StudioLibrary;
-  readonly whom: ForWhom;
+  readonly library: StudioLibrary;
+  readonly subject: Subject;
   readonly athlete: SessionQuestion['athlete'];
   readonly past: readonly PastSession[];
   /** ISO 8601 instant. */
@@ -33,14 +33,14 @@ export class CircumstancesService {
   ) {}
 
   /** @param pastDays how far to look back @throws 404 for an athlete of nobody here */
-  async of(scope: StudioScope, question: WhomInput & { readonly at?: string | undefined }, pastDays = PAST_DAYS): Promise<Circumstances> {
-    const known = await this.library.of(scope);
-    const whom = await this.persons.forWhom(scope, question);
+  async of(scope: StudioScope, question: PersonInput & { readonly at?: string | undefined }, pastDays = PAST_DAYS): Promise<Circumstances> {
+    const library = await this.library.of(scope);
+    const subject = await this.persons.subjectOf(scope, question);
     const now = question.at ? new Date(question.at) : this.clock.now();
     const { athleteId } = question;
     const row = athleteId ? await scope.of(AthleteRow).get(athleteId, 'athlete') : null;
-    const past = athleteId ? await this.past.of(scope, athleteId, whom.person, now, pastDays) : [];
+    const past = athleteId ? await this.past.of(scope, athleteId, subject.person, now, pastDays) : [];
     const athlete = row && { cautions: cautionsOn(row, dayIn(scope.timeZone, now)), equipment: row.equipment };
-    return { known, whom, athlete, past, now: now.toISOString() };
+    return { library, subject: subject, athlete, past, now: now.toISOString() };
   }
 }

@@ -11,7 +11,7 @@ import {
   blockGroups,
   decidesWords,
   findingsOf,
-  type ForWhom,
+  type Subject,
   type Finding,
   offersStepwise,
   same,
@@ -58,18 +58,18 @@ export class EffortService {
   }
 
   private async view(scope: StudioScope, question: EffortQuestion): Promise<{ view: SessionView; estimated: readonly string[] }> {
-    const { known, whom, athlete, past, now } = await this.circumstances.of(scope, question);
-    const sequence = soundSequence(question.sequence, known, '/sequence');
+    const { library, subject, athlete, past, now } = await this.circumstances.of(scope, question);
+    const sequence = soundSequence(question.sequence, library, '/sequence');
     const view = viewOf({
-      ...sessionFor(whom, sequence),
-      lookup: known.movement,
-      shelf: known.shelf,
-      method: methodOf(sequence, known.method),
+      ...sessionFor(subject, sequence),
+      lookup: library.movement,
+      shelf: library.shelf,
+      method: methodOf(sequence, library.method),
       athlete,
       past,
       now,
     });
-    return { view, estimated: whom.estimated };
+    return { view, estimated: subject.estimated };
   }
 }
 
@@ -83,7 +83,7 @@ async function answered<T>(steps: Generator<undefined, T>): Promise<T> {
 }
 
 /** A question about nobody in particular, by the usual method. */
-export function sessionFor({ person }: ForWhom, sequence: SessionQuestion['sequence']): Omit<SessionQuestion, 'lookup'> {
+export function sessionFor({ person }: Subject, sequence: SessionQuestion['sequence']): Omit<SessionQuestion, 'lookup'> {
   const now = `${person.today}T00:00:00.000Z`;
   return { sequence, person, shelf: LIBRARY, method: USUAL_METHOD, athlete: null, past: [], now };
 }

@@ -1,5 +1,5 @@
 import { resolveBlock, type Sequence, USUAL_PACING, viewOf } from '@clay-pot/core';
-import type { EffortQuestion, WhomInput } from '@clay-pot/contracts';
+import type { EffortQuestion, PersonInput } from '@clay-pot/contracts';
 import { shippedMovement } from '@clay-pot/core/library';
 import { bodyAlone, withMore } from '../persons/persons.service.js';
 import { answerSession, answerTimeline, sessionFor } from './effort.service.js';
@@ -23,13 +23,13 @@ const whose = {
   body,
   strengthOfNorm: 1.4,
   measured: [{ kind: 'maximum', of: 'wrist flexion', hand: 'left', value: 17 }],
-} satisfies WhomInput;
-const whom = withMore(bodyAlone(body, '2026-01-01'), whose);
-const view = viewOf({ ...sessionFor(whom, sequence), lookup: shippedMovement });
+} satisfies PersonInput;
+const subject = withMore(bodyAlone(body, '2026-01-01'), whose);
+const view = viewOf({ ...sessionFor(subject, sequence), lookup: shippedMovement });
 
 /** A question and the core's own answers, for the API's description. */
 export const EFFORT_EXAMPLE = {
   question: { ...whose, sequence, at: '2026-01-01T00:00:00.000Z' } satisfies EffortQuestion,
-  timeline: answerTimeline(view, whom.estimated),
-  session: answerSession(view, whom.estimated),
+  timeline: answerTimeline(view, subject.estimated),
+  session: answerSession(view, subject.estimated),
 };

@@ -20,7 +20,7 @@ export class PastController {
   @Get()
   @ApiOperation({ summary: 'Totals of an athlete’s recent sessions: doses, hands, hard-working groups.' })
   async list(@Studio() scope: StudioScope, @Param() { id }: ById, @Query() { days = PAST_DAYS.usual }: PastQuery): Promise<PastSession[]> {
-    const { person } = await this.persons.forWhom(scope, { athleteId: id });
+    const { person } = await this.persons.subjectOf(scope, { athleteId: id });
     return this.past.of(scope, id, person, this.clock.now(), days);
   }
 }

@@ -1,12 +1,12 @@
 import type { FastifyReply } from 'fastify';
 
-/** The name of one of our files, made from a title. @param otherwise where nothing of the title is left */
-export function fileNameOf(title: string, otherwise: string): string {
+/** The name of one of our files, made from a title. @param fallback where nothing of the title is left */
+export function fileNameOf(title: string, fallback: string): string {
   const slug = title
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^-|-$/g, '');
-  return `${slug || otherwise}.claypot.json`;
+  return `${slug || fallback}.claypot.json`;
 }
 
 /** Sends one of our files as a download. */

@@ -11,14 +11,14 @@ export class ProblemFilter implements ExceptionFilter {
   catch(error: unknown, host: ArgumentsHost): void {
     const http = host.switchToHttp();
     const request = http.getRequest<FastifyRequest>();
-    const known = error instanceof ProblemError ? error : this.translate(error, request);
-    answer(known, request, http.getResponse<FastifyReply>());
+    const problem = error instanceof ProblemError ? error : this.translate(error, request);
+    answer(problem, request, http.getResponse<FastifyReply>());
   }
 
   private translate(error: unknown, request: FastifyRequest): ProblemError {
     const status = statusOf(error);
-    const told = status === undefined ? undefined : refusal(status, error, request);
-    if (told) return told;
+    const translated = status === undefined ? undefined : refusal(status, error, request);
+    if (translated) return translated;
     this.log.error({ requestId: request.id, error: error instanceof Error ? error.stack : String(error) });
     if (tookTooLong(error)) return plain(503, 'The database took too long to answer. This request was not stored. Try again in a minute.');
     if (status === 503) return plain(503, 'Not ready: the database does not answer.');

@@ -1,4 +1,4 @@
-import { ById, IntakeAddress, IntakeInput, type IntakeKept, type StoredIntake } from '@clay-pot/contracts';
+import { ById, IntakeAddress, IntakeInput, type IntakeSaved, type StoredIntake } from '@clay-pot/contracts';
 import { Body, Controller, Get, Param, Put } from '@nestjs/common';
 import { ApiOperation } from '@nestjs/swagger';
 import { Studio } from '../accounts/signed-in.guard.js';
@@ -17,7 +17,7 @@ export class IntakesController {
 
   @Put(':intakeId')
   @ApiOperation({ summary: 'Stores check-in answers with their day and updates the athlete’s restrictions.' })
-  add(@Studio() scope: StudioScope, @Param() { id, intakeId }: IntakeAddress, @Body() body: IntakeInput): Promise<IntakeKept> {
+  add(@Studio() scope: StudioScope, @Param() { id, intakeId }: IntakeAddress, @Body() body: IntakeInput): Promise<IntakeSaved> {
     return this.intakes.add(scope, id, intakeId, body);
   }
 }

@@ -1,4 +1,4 @@
-import type { IntakeInput, IntakeKept, StoredIntake } from '@clay-pot/contracts';
+import type { IntakeInput, IntakeSaved, StoredIntake } from '@clay-pot/contracts';
 import { ageOn, checkIntake, healthOf, recordAfterIntake, same, screen, withPerson } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import { Not } from 'typeorm';
@@ -25,7 +25,7 @@ export class IntakesService {
   }
 
   /** Records answers once: the same again is fine, others under the same id are refused. Record and answers change together. */
-  async add(scope: StudioScope, athleteId: string, id: string, answers: IntakeInput): Promise<IntakeKept> {
+  async add(scope: StudioScope, athleteId: string, id: string, answers: IntakeInput): Promise<IntakeSaved> {
     const faults = checkIntake(answers, dayIn(scope.timeZone, this.clock.now()));
     if (faults.length) {
       await scope.of(AthleteRow).get(athleteId, 'athlete');

@@ -39,8 +39,8 @@ export class KeptAnswersService {
   /** Finds an answer and keeps it. The revision is the one of before the first look: what was written meanwhile makes it stale. */
   async found<T>(scope: StudioScope, athlete: Revised, kind: KeptKind, find: () => Promise<T>): Promise<T> {
     const key = `${athlete.id} ${kind} ${athlete.evidenceRevision} ${this.today(scope)}`;
-    const known = this.underWay.get(key) as Promise<T> | undefined;
-    if (known) return known;
+    const cached = this.underWay.get(key) as Promise<T> | undefined;
+    if (cached) return cached;
     const work = find()
       .then(async (answer) => {
         await this.keep(scope, athlete, kind, answer);
@@ -56,7 +56,7 @@ export class KeptAnswersService {
     const rows = scope.of(KeptAnswerRow);
     // Of two that were found at once the one of the later record stays.
     const older = { athleteId, kind, evidenceRevision: LessThanOrEqual(evidenceRevision) };
-    if ((await rows.update(older, content)) === 0) await rows.insertUnlessTaken({ id: uuid(), athleteId, kind, ...content });
+    if ((await rows.update(older, content)) === 0) await rows.insertUnlessDuplicate({ id: uuid(), athleteId, kind, ...content });
   }
 
   private holds(scope: StudioScope, row: KeptAnswerRow, { evidenceRevision }: Revised): boolean {

@@ -38,20 +38,20 @@ export class LevelsService {
 
   /** Where hands stand, what was done last first. @throws 404 */
   async standings(scope: StudioScope, athleteId: string): Promise<LevelStanding[]> {
-    return (await this.known(scope, athleteId)).standings;
+    return (await this.levelsContext(scope, athleteId)).standings;
   }
 
   /** As the API tells it, with when each gate is likely passed. @throws 404 */
   async of(scope: StudioScope, athleteId: string): Promise<LevelItem[]> {
-    const { athlete, known, sessions, standings, today } = await this.known(scope, athleteId);
+    const { athlete, known: library, sessions, standings, today } = await this.levelsContext(scope, athleteId);
     const programmes = await scope.of(ProgrammeRow).find({ where: { athleteId, removedAt: IsNull(), lastDay: MoreThanOrEqual(today) } });
     const goals = programmes.flatMap(({ document }) => shippedGoal(document.goalId ?? '') ?? []);
     const { person } = personOf(athlete, [], today);
     const planOf = new Map(sessions.map(({ id, plan }) => [id, plan]));
-    const asked = standings.map((standing) => {
-      const movement = must(known.movement(standing.movementId), 'the movement of a standing');
+    const levels = standings.map((standing) => {
+      const movement = must(library.movement(standing.movementId), 'the movement of a standing');
       const plan = must(planOf.get(standing.last.sessionId), 'the session of a standing');
-      const ask = { history: standing.history, movement, method: methodOf(plan, known.method), today };
+      const ask = { history: standing.history, movement, method: methodOf(plan, library.method), today };
       const isCounted = standing.gate !== null && findLevel(movement, standing.levelId)?.loading !== 'unloaded';
       const found = goals.map((goal) => goalGate(goal, movement, person)).find((gate) => gate !== null);
       return {
@@ -60,32 +60,32 @@ export class LevelsService {
         goal: found ? { gate: found, ask: { ...ask, levelId: found.level.id } } : null,
       };
     });
-    const owns = await this.forecasts(asked.map(({ own }) => own));
-    const goalForecasts = await this.forecasts(asked.map(({ goal }) => goal && goal.ask));
-    return asked.map(({ standing, goal }, index) => {
+    const owns = await this.forecasts(levels.map(({ own }) => own));
+    const goalForecasts = await this.forecasts(levels.map(({ goal }) => goal && goal.ask));
+    return levels.map(({ standing, goal }, index) => {
       const forecast = goalForecasts[index];
-      const told = goal && forecast && { words: goal.gate.want.words, levelName: goal.gate.level.name, forecast };
-      return itemOf(standing, owns[index] ?? null, told ?? null);
+      const words = goal && forecast && { words: goal.gate.want.words, levelName: goal.gate.level.name, forecast };
+      return itemOf(standing, owns[index] ?? null, words ?? null);
     });
   }
 
   /** No thread is started where nothing is asked. */
-  private forecasts(asked: readonly (ForecastQuestion | null)[]): Promise<(GateForecast | null)[]> {
-    return asked.some((each) => each !== null) ? this.work.run('answerForecasts', asked) : Promise.resolve([]);
+  private forecasts(questions: readonly (ForecastQuestion | null)[]): Promise<(GateForecast | null)[]> {
+    return questions.some((each) => each !== null) ? this.work.run('answerForecasts', questions) : Promise.resolve([]);
   }
 
-  private async known(scope: StudioScope, athleteId: string) {
+  private async levelsContext(scope: StudioScope, athleteId: string) {
     const athlete = await scope.of(AthleteRow).get(athleteId, 'athlete');
     const now = this.clock.now();
     const today = dayIn(scope.timeZone, now);
-    const [known, sessions] = await Promise.all([this.library.of(scope), ledSessions(scope, athleteId, now, LEVELS_PAST_DAYS)]);
+    const [library, sessions] = await Promise.all([this.library.of(scope), ledSessions(scope, athleteId, now, LEVELS_PAST_DAYS)]);
     const standings = standingsOf(sessions, {
-      lookup: known.movement,
-      methodOf: (plan) => methodOf(plan, known.method),
+      lookup: library.movement,
+      methodOf: (plan) => methodOf(plan, library.method),
       cautions: cautionsOn(athlete, today),
       today,
     });
-    return { athlete, known, sessions, standings, today };
+    return { athlete, known: library, sessions, standings, today };
   }
 }
 

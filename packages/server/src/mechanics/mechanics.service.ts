@@ -3,7 +3,7 @@ import {
   type Body,
   BodyError,
   type Demand,
-  type ForWhom,
+  type Subject,
   type Hand,
   handLoad,
   must,
@@ -32,13 +32,13 @@ export class MechanicsService {
   constructor(private readonly persons: PersonsService) {}
 
   async posture(scope: StudioScope, question: PostureQuestion): Promise<PostureAnswer> {
-    const whom = await this.persons.forWhom(scope, question);
-    return answerPosture(whom, postureFrom(question.posture), await this.persons.cautionsOf(scope, question));
+    const subject = await this.persons.subjectOf(scope, question);
+    return answerPosture(subject, postureFrom(question.posture), await this.persons.cautionsOf(scope, question));
   }
 
   async solve(scope: StudioScope, question: SolveQuestion): Promise<SolveAnswer> {
-    const whom = await this.persons.forWhom(scope, question);
-    return answerSolve(whom, question, await this.persons.cautionsOf(scope, question));
+    const subject = await this.persons.subjectOf(scope, question);
+    return answerSolve(subject, question, await this.persons.cautionsOf(scope, question));
   }
 }
 
@@ -64,7 +64,7 @@ export function postureFrom({ from, ...change }: PostureInput): SupportPosture {
 
 /** What a posture asks of somebody. */
 export function answerPosture(
-  { person, estimated }: ForWhom,
+  { person, estimated }: Subject,
   posture: SupportPosture,
   cautions: readonly RecordedCaution[] = [],
 ): PostureAnswer {
@@ -75,16 +75,16 @@ export function answerPosture(
 
 /** The value that reaches a target. */
 export function answerSolve(
-  whom: ForWhom,
+  subject: Subject,
   { posture, vary, target }: SolveQuestion,
   cautions: readonly RecordedCaution[] = [],
 ): SolveAnswer {
-  const { person } = whom;
+  const { person } = subject;
   const from = postureFrom(posture);
   const found = computed(person.body, from, () => solvePosture(person, from, vary, target));
   const answer = demandView(
     person.body,
-    whom.estimated,
+    subject.estimated,
     must(found.demand.posture, 'a posture in the answer'),
     found.demand,
     againstPosture(from, found.demand, cautions),
@@ -147,9 +147,9 @@ function presentHand(hand: Hand, load: PostureLoad, demand: Demand): HandAnswer 
     elbowMomentNm,
     shoulderMomentNm,
     effortPercent,
-    efforts: efforts.map(({ action, demand: asked, capacity, effortPercent: percent, interval }) => ({
+    efforts: efforts.map(({ action, demand: levelsContext, capacity, effortPercent: percent, interval }) => ({
       action,
-      demand: asked,
+      demand: levelsContext,
       unit: capacity.unit,
       capacity: capacity.value,
       capacityLogSd: capacity.logSd,

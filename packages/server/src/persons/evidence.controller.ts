@@ -16,6 +16,6 @@ export class EvidenceController {
     summary: 'Evidence for an athlete’s maxima from the last months: tests, holds, all-out tests and rated or failed sets.',
   })
   list(@Studio() scope: StudioScope, @Param() { id }: ById): Promise<Evidence[]> {
-    return this.persons.setsTell(scope, id);
+    return this.persons.evidenceFromSets(scope, id);
   }
 }

@@ -4,7 +4,7 @@ import type { StudioScope } from '../database/studio-scope.js';
 import { KeptAnswersService } from '../kept/kept-answers.service.js';
 import { LibraryService, ownOf } from '../library/library.service.js';
 import { HeavyWork } from '../work/heavy-work.js';
-import { type RecordOf, whomWork } from './whom-work.js';
+import { type RecordOf, loadSubjectWork } from './subject-work.js';
 
 /** Somebody by body and readings. */
 export interface EvidenceContext {
@@ -22,17 +22,17 @@ export class EvidenceService {
   ) {}
 
   /** By their record, as it is kept. @throws 404 */
-  ofRecord(scope: StudioScope, athleteId: string, known: EvidenceContext & { record: RecordOf }, until: Date): Promise<Evidence[]> {
-    return this.kept.of(scope, athleteId, 'evidence', () => this.found(scope, athleteId, known, until));
+  ofRecord(scope: StudioScope, athleteId: string, context: EvidenceContext & { record: RecordOf }, until: Date): Promise<Evidence[]> {
+    return this.kept.of(scope, athleteId, 'evidence', () => this.found(scope, athleteId, context, until));
   }
 
   /** With another body than the recorded one: what a set shows depends on it. */
-  async found(scope: StudioScope, athleteId: string, known: EvidenceContext & { record: RecordOf }, until: Date): Promise<Evidence[]> {
-    const { today } = known.person;
-    const [whom, { movements }] = await Promise.all([whomWork(scope, athleteId, { ...known, today }, until), ownOf(scope)]);
+  async found(scope: StudioScope, athleteId: string, context: EvidenceContext & { record: RecordOf }, until: Date): Promise<Evidence[]> {
+    const { today } = context.person;
+    const [subject, { movements }] = await Promise.all([loadSubjectWork(scope, athleteId, { ...context, today }, until), ownOf(scope)]);
     // No thread is started where nothing tells anything.
-    if (whom.sessions.length + whom.readings.length === 0) return [];
-    return this.work.run('answerEvidence', { ...whom, ownMovements: movements });
+    if (subject.sessions.length + subject.readings.length === 0) return [];
+    return this.work.run('answerEvidence', { ...subject, ownMovements: movements });
   }
 
   /** What holds, repetitions and all-out tests tell. */

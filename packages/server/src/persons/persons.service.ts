@@ -1,9 +1,9 @@
-import type { BodyInput, WhomInput } from '@clay-pot/contracts';
+import type { BodyInput, PersonInput } from '@clay-pot/contracts';
 import {
   cautionsOn,
   checkReading,
   type Evidence,
-  type ForWhom,
+  type Subject,
   maximaOf,
   type Person,
   personOf,
@@ -18,7 +18,7 @@ import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
 import { invalid } from '../http/problem.js';
 import { EvidenceService } from './evidence.service.js';
-import type { RecordOf } from './whom-work.js';
+import type { RecordOf } from './subject-work.js';
 import { ReadingsService } from '../readings/readings.service.js';
 
 /** Of whom something is asked: an athlete by their record, a body, or nobody in particular. */
@@ -31,38 +31,40 @@ export class PersonsService {
   ) {}
 
   /** An athlete's record with what the question changes of it, or a body without a record. @throws 404, 422 for a reading that cannot be */
-  async forWhom(scope: StudioScope, question: WhomInput): Promise<ForWhom> {
+  async subjectOf(scope: StudioScope, question: PersonInput): Promise<Subject> {
     const today = dayIn(scope.timeZone, this.clock.now());
     const { athleteId, body } = question;
-    if (!athleteId) return this.told(scope, bodyAlone(body, today), question);
-    const known = await this.onRecord(scope, athleteId, body);
-    const seen = await (body ? this.evidence.found(scope, athleteId, known, this.clock.now()) : this.seen(scope, athleteId, known));
-    return this.told(scope, { ...known, person: withEvidence(known.person, seen) }, question);
+    if (!athleteId) return this.withReports(scope, bodyAlone(body, today), question);
+    const record = await this.onRecord(scope, athleteId, body);
+    const seen = await (body
+      ? this.evidence.found(scope, athleteId, record, this.clock.now())
+      : this.evidenceOfRecord(scope, athleteId, record));
+    return this.withReports(scope, { ...record, person: withEvidence(record.person, seen) }, question);
   }
 
   /** With what the question itself says of their strength, holds and tests among it. */
-  private async told(scope: StudioScope, known: ForWhom, question: WhomInput): Promise<ForWhom> {
-    const asked = withMore(known, question);
-    const readings = measuredIn(question, asked.person.today);
-    const held = await this.evidence.ofReadings(scope, { person: asked.person, readings });
-    return { ...asked, person: withEvidence(asked.person, held) };
+  private async withReports(scope: StudioScope, recorded: Subject, question: PersonInput): Promise<Subject> {
+    const answered = withMore(recorded, question);
+    const readings = measuredIn(question, answered.person.today);
+    const held = await this.evidence.ofReadings(scope, { person: answered.person, readings });
+    return { ...answered, person: withEvidence(answered.person, held) };
   }
 
   /** An athlete’s restrictions today; none where nobody of the studio is meant. @throws 404 */
-  async cautionsOf(scope: StudioScope, { athleteId }: WhomInput): Promise<RecordedCaution[]> {
+  async cautionsOf(scope: StudioScope, { athleteId }: PersonInput): Promise<RecordedCaution[]> {
     if (!athleteId) return [];
     const athlete = await scope.of(AthleteRow).get(athleteId, 'athlete');
     return cautionsOn(athlete, dayIn(scope.timeZone, this.clock.now()));
   }
 
   /** What the sets of an athlete tell of their maxima, beside the readings. @throws 404 */
-  async setsTell(scope: StudioScope, athleteId: string): Promise<Evidence[]> {
-    const known = await this.onRecord(scope, athleteId, undefined);
-    return this.seen(scope, athleteId, known);
+  async evidenceFromSets(scope: StudioScope, athleteId: string): Promise<Evidence[]> {
+    const record = await this.onRecord(scope, athleteId, undefined);
+    return this.evidenceOfRecord(scope, athleteId, record);
   }
 
-  private seen(scope: StudioScope, athleteId: string, known: OnRecord): Promise<Evidence[]> {
-    return this.evidence.ofRecord(scope, athleteId, known, this.clock.now());
+  private evidenceOfRecord(scope: StudioScope, athleteId: string, record: OnRecord): Promise<Evidence[]> {
+    return this.evidence.ofRecord(scope, athleteId, record, this.clock.now());
   }
 
   /** By record and readings alone, with another body where one is given. */
@@ -75,13 +77,13 @@ export class PersonsService {
       massKg: body?.massKg ?? athlete.massKg,
       birthDate: athlete.birthDate,
     };
-    const known = personOf(record, readings, dayIn(scope.timeZone, this.clock.now()));
-    const person = body?.ageYears === undefined ? known.person : { ...known.person, ageYears: body.ageYears };
-    return { ...known, person, record, readings };
+    const recorded = personOf(record, readings, dayIn(scope.timeZone, this.clock.now()));
+    const person = body?.ageYears === undefined ? recorded.person : { ...recorded.person, ageYears: body.ageYears };
+    return { ...recorded, person, record, readings };
   }
 }
 
-interface OnRecord extends ForWhom {
+interface OnRecord extends Subject {
   readonly record: RecordOf;
   readonly readings: readonly Reading[];
 }
@@ -90,11 +92,11 @@ const withEvidence = (person: Person, more: readonly Evidence[]): Person =>
   more.length === 0 ? person : { ...person, evidence: [...person.evidence, ...more] };
 
 /** The readings of a question, on their days. */
-const measuredIn = ({ measured = [] }: WhomInput, today: string): Reading[] =>
+const measuredIn = ({ measured = [] }: PersonInput, today: string): Reading[] =>
   measured.map((reading) => ({ ...reading, onDay: reading.onDay ?? today }));
 
 /** A person with what the question itself says of their strength. @throws 422 for a reading that cannot be */
-export function withMore({ person, estimated }: ForWhom, question: WhomInput): ForWhom {
+export function withMore({ person, estimated }: Subject, question: PersonInput): Subject {
   const { strengthOfNorm } = question;
   const readings = measuredIn(question, person.today);
   const faults = readings.flatMap((reading, index) => under(`/measured/${index}`, checkReading(reading, person.today)));
@@ -111,7 +113,7 @@ export function withMore({ person, estimated }: ForWhom, question: WhomInput): F
 }
 
 /** A body without a record. @param today ISO day */
-export function bodyAlone(body: BodyInput | undefined, today: string): ForWhom {
+export function bodyAlone(body: BodyInput | undefined, today: string): Subject {
   const { person, estimated } = personOf(
     {
       sex: body?.sex ?? 'not stated',

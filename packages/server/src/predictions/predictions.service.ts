@@ -33,7 +33,7 @@ export class PredictionsService {
       ledSessions(scope, athleteId, now, LEVELS_PAST_DAYS),
       ownOf(scope),
     ]);
-    const whom = { record: { sex, statureCm, massKg, birthDate }, readings, sessions: [], today: dayIn(scope.timeZone, now) };
-    return this.work.run('answerPredictions', { ownMovements: movements, ownMethods: methods, whom, sessions });
+    const subject = { record: { sex, statureCm, massKg, birthDate }, readings, sessions: [], today: dayIn(scope.timeZone, now) };
+    return this.work.run('answerPredictions', { ownMovements: movements, ownMethods: methods, subject: subject, sessions });
   }
 }

@@ -27,18 +27,18 @@ export class EvaluateService {
     const faults = checkProgramme(programme);
     if (faults.length > 0) throw invalid(under('/programme', faults));
     const today = question.today ?? dayIn(scope.timeZone, this.clock.now());
-    const { known, whom, athlete, past } = await this.circumstances.of(scope, question, lookBackDays(programme, today));
-    if (programme.methodId !== undefined && !known.method(programme.methodId)) {
+    const { library, subject, athlete, past } = await this.circumstances.of(scope, question, lookBackDays(programme, today));
+    if (programme.methodId !== undefined && !library.method(programme.methodId)) {
       throw invalid([{ pointer: '/programme/methodId', message: `There is no method “${programme.methodId}”.` }]);
     }
-    question.sequences?.forEach(({ sequence }, index) => soundSequence(sequence, known, `/sequences/${index}/sequence`));
+    question.sequences?.forEach(({ sequence }, index) => soundSequence(sequence, library, `/sequences/${index}/sequence`));
     const { movements } = await ownOf(scope);
     return this.work.run('answerEvaluate', {
       programme,
       sequences: await sequencesFor(scope, question),
       own: movements.map(({ document }) => document),
-      person: whom.person,
-      method: methodOf(programme, known.method),
+      person: subject.person,
+      method: methodOf(programme, library.method),
       athlete,
       ...carriedOutOn(past),
       today,

@@ -36,17 +36,17 @@ export class ProgrammeFilesService {
 
   /** Stores the programme of a file for somebody, its sequences as new ones, or nothing at all: a broken file is answered with lines and fields. */
   async imported(scope: StudioScope, { id, athleteId, text }: ProgrammeFileInput): Promise<StoredProgramme> {
-    const known = await this.library.of(scope);
-    const { programme, sequences } = decoded(text, known.movement);
-    return scope.transaction(async (within) => {
+    const library = await this.library.of(scope);
+    const { programme, sequences } = decoded(text, library.movement);
+    return scope.transaction(async (inner) => {
       const ids = new Map<string, string>();
       for (const [planId, sequence] of sequences) {
         const sequenceId = uuid();
-        await this.sequences.put(within, sequenceId, sequence, undefined);
+        await this.sequences.put(inner, sequenceId, sequence, undefined);
         ids.set(planId, sequenceId);
       }
       const plans = programme.plans.map((plan) => ({ ...plan, sequenceId: ids.get(plan.id) ?? plan.sequenceId }));
-      return this.programmes.put(within, id, { athleteId, document: { ...programme, plans } }, undefined);
+      return this.programmes.put(inner, id, { athleteId, document: { ...programme, plans } }, undefined);
     });
   }
 }

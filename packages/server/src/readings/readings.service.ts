@@ -82,7 +82,7 @@ export class ReadingsService {
       let added = 0;
       for (const { id, reading } of readings) added += (await insert(held, athleteId, id, reading)) ? 1 : 0;
       if (added > 0) await raiseEvidence(held, athleteId);
-      return { added, known: readings.length - added };
+      return { added, duplicates: readings.length - added };
     });
   }
 

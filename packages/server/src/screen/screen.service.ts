@@ -44,7 +44,7 @@ export class ScreenService {
     const kept = afterIntake(athlete?.cautions ?? [], screening.cautions);
     const standing = withAge(cautionsOn({ cautions: kept }, onDay), age);
     const [{ person }, { shelf }] = await Promise.all([
-      this.persons.forWhom(scope, athleteId ? { athleteId } : age === null ? {} : { body: { ageYears: age } }),
+      this.persons.subjectOf(scope, athleteId ? { athleteId } : age === null ? {} : { body: { ageYears: age } }),
       this.library.of(scope),
     ]);
     return {

@@ -14,7 +14,7 @@ strength
   Reverse wrist curl, supported, light: 1x10 @40% L,R
 `;
 
-const { document, taken } = readSequenceText(TEXT, {
+const { document, interpretations } = readSequenceText(TEXT, {
   shelf: LIBRARY,
   find: movementFinder(LIBRARY),
   methods: Object.values(METHODS),
@@ -23,6 +23,6 @@ const { document, taken } = readSequenceText(TEXT, {
 /** A text as a coach writes it, and what is read from it. */
 export const TEXT_EXAMPLE = {
   text: TEXT,
-  asked: { message: { summary: 'A message', value: { text: TEXT } } },
-  read: { document, taken },
+  message: { message: { summary: 'A message', value: { text: TEXT } } },
+  read: { document, taken: interpretations },
 };

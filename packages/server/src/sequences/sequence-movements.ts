@@ -24,8 +24,8 @@ export async function keepMovementsOf(held: StudioScope, sequenceId: string, doc
   const before = await rows.find({ where: { sequenceId } });
   const named = new Set(movementIdsOf(document));
   const gone = before.filter(({ movementId }) => !named.has(movementId));
-  const known = new Set(before.map(({ movementId }) => movementId));
-  const added = movementRowsOf(sequenceId, document).filter(({ movementId }) => !known.has(movementId));
+  const idsBefore = new Set(before.map(({ movementId }) => movementId));
+  const added = movementRowsOf(sequenceId, document).filter(({ movementId }) => !idsBefore.has(movementId));
   if (gone.length > 0) await rows.remove({ id: In(gone.map(({ id }) => id)) });
   if (added.length > 0) await rows.insertAll(added);
 }

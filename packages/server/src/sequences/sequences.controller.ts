@@ -70,7 +70,7 @@ export class SequencesController {
     await sendFile(reply, fileName, text);
   }
 
-  @Examples(SequenceTextInput, TEXT_EXAMPLE.asked)
+  @Examples(SequenceTextInput, TEXT_EXAMPLE.message)
   @Post('read')
   @HttpCode(200)
   @ApiOperation({ summary: 'Reads a sequence from plain text (docs/format.md). Does not store anything.' })

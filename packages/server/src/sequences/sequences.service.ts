@@ -87,12 +87,12 @@ export class SequencesService {
 
   /** Creates or replaces; see `VersionedRows.put` for the rules. A refused edit gets the current version and the differences. */
   async put(scope: StudioScope, id: string, input: SequenceInput, ifMatch: string | undefined): Promise<StoredSequence> {
-    const known = await this.library.of(scope);
-    const document = soundSequence(input, known);
+    const library = await this.library.of(scope);
+    const document = soundSequence(input, library);
     if (ifMatch !== undefined) await this.row(scope, id);
     return SEQUENCES_KEPT.put(scope, id, {
       ifMatch,
-      content: this.contentOf(document, known),
+      content: this.contentOf(document, library),
       fresh: { removedAt: null },
       get: (of) => this.get(of, id),
       isSame: (stored) => same(stored.document, document),
@@ -101,7 +101,7 @@ export class SequencesService {
         await raiseEvidenceOfWhoDo(held, id);
       },
       changes: (current) => ({
-        changes: compareSequences(current.document, document, (block) => nameOfBlock(block, known.movement)),
+        changes: compareSequences(current.document, document, (block) => nameOfBlock(block, library.movement)),
       }),
     });
   }
@@ -130,10 +130,10 @@ export class SequencesService {
 
   /** Stores the sequence of a file, or nothing: a broken file is answered with lines and fields. */
   async imported(scope: StudioScope, id: string, text: string): Promise<StoredSequence> {
-    const known = await this.library.of(scope);
-    const document = decoded(text, known);
+    const library = await this.library.of(scope);
+    const document = decoded(text, library);
     const isNew = await SEQUENCES_KEPT.create(scope, id, {
-      content: this.contentOf(document, known),
+      content: this.contentOf(document, library),
       fresh: { removedAt: null },
       written: (held) => keepMovementsOf(held, id, document),
     });
@@ -145,20 +145,20 @@ export class SequencesService {
   async read(scope: StudioScope, text: string): Promise<SequenceTextAnswer> {
     const { shelf, methods, ownName } = await this.library.of(scope);
     const find = movementFinder(shelf, ownName);
-    const { document, taken, faults } = readSequenceText(text, { shelf, methods, ownName, find });
-    if (document) return { document, taken };
+    const { document, interpretations, faults } = readSequenceText(text, { shelf, methods, ownName, find });
+    if (document) return { document, interpretations: interpretations };
     throw brokenText(faults.map(({ nearest: names, ...fault }) => ({ pointer: '/text', ...fault, ...(names.length > 0 && { names }) })));
   }
 
   /** Writes a sequence as plain text; nothing is stored. */
   async written(scope: StudioScope, input: SequenceInput): Promise<{ text: string }> {
-    const known = await this.library.of(scope);
-    const document = soundSequence(input, known);
-    return { text: writeSequenceText(document, { lookup: known.movement, method: known.method, shelf: known.shelf }) };
+    const library = await this.library.of(scope);
+    const document = soundSequence(input, library);
+    return { text: writeSequenceText(document, { lookup: library.movement, method: library.method, shelf: library.shelf }) };
   }
 
-  private contentOf(document: Sequence, known: StudioLibrary) {
-    return { ...storedSequence(document, known.movement), schemaVersion: SEQUENCE_FORMAT_VERSION, updatedAt: this.clock.now() };
+  private contentOf(document: Sequence, library: StudioLibrary) {
+    return { ...storedSequence(document, library.movement), schemaVersion: SEQUENCE_FORMAT_VERSION, updatedAt: this.clock.now() };
   }
 
   private async row(scope: StudioScope, id: string): Promise<SequenceRow> {
@@ -168,10 +168,10 @@ export class SequencesService {
   }
 }
 
-function decoded(text: string, known: StudioLibrary): Sequence {
+function decoded(text: string, library: StudioLibrary): Sequence {
   try {
-    const sequence = decodeSequence(text, known.movement);
-    const faults = methodFaults(sequence, known);
+    const sequence = decodeSequence(text, library.movement);
+    const faults = methodFaults(sequence, library);
     if (faults.length) throw invalid(faults);
     return sequence;
   } catch (error) {

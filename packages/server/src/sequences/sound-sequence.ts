@@ -3,8 +3,8 @@ import type { StudioLibrary } from '@clay-pot/core/library';
 import { invalid } from '../http/problem.js';
 
 /** A document checked against the studio’s library. @throws 422 with pointers from `at` */
-export function soundSequence(document: Sequence, known: StudioLibrary, at = ''): Sequence {
-  const faults = [...checkSequence(document, known.movement), ...checkMutes(document), ...methodFaults(document, known)];
+export function soundSequence(document: Sequence, library: StudioLibrary, at = ''): Sequence {
+  const faults = [...checkSequence(document, library.movement), ...checkMutes(document), ...methodFaults(document, library)];
   if (faults.length) throw invalid(under(at, faults));
   return document;
 }

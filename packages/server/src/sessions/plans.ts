@@ -3,7 +3,7 @@ import { movementIdsOf, must, type Sequence } from '@clay-pot/core';
 import { asStoredSequence } from '@clay-pot/core/exchange';
 import { In } from 'typeorm';
 import { v7 as uuid } from 'uuid';
-import { type StudioScope, TakenError } from '../database/studio-scope.js';
+import { type StudioScope, DuplicateError } from '../database/studio-scope.js';
 import { PlanMovementRow, PlanRow } from './plan.entities.js';
 
 /** What a document is known by: two of the same content are one. */
@@ -15,13 +15,13 @@ export const sha256Of = (plan: Sequence): string =>
 /** Keeps what is led, once for each content. @param held a transaction: a plan is never without its movements @returns the plan's id */
 export async function keepPlan(held: StudioScope, plan: Sequence): Promise<string> {
   const sha256 = sha256Of(plan);
-  const known = await held.of(PlanRow).one({ sha256 });
-  if (known) return known.id;
+  const existing = await held.of(PlanRow).one({ sha256 });
+  if (existing) return existing.id;
   const id = uuid();
   try {
     await held.of(PlanRow).insert({ id, sha256, document: plan }, 'plan');
   } catch (error) {
-    if (!(error instanceof TakenError)) throw error;
+    if (!(error instanceof DuplicateError)) throw error;
     // Another session began with the same at this moment: what it wrote is not in this transaction's picture yet.
     const theirs = await held.of(PlanRow).query('plan').andWhere('plan.sha256 = :sha256', { sha256 }).setLock('pessimistic_read').getOne();
     return must(theirs, 'a plan under its own sum').id;

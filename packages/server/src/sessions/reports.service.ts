@@ -16,8 +16,8 @@ export class ReportsService {
   constructor(private readonly library: LibraryService) {}
 
   async addSet(scope: StudioScope, sessionId: string, id: string, input: DoneSetInput): Promise<void> {
-    await this.add(scope, sessionId, input.blockId, async (held, known) => {
-      const movement = known.movement(input.movementId);
+    await this.add(scope, sessionId, input.blockId, async (held, library) => {
+      const movement = library.movement(input.movementId);
       if (!movement || !findLevel(movement, input.levelId)) {
         throw invalid([{ pointer: '/levelId', message: 'is not a level of a known movement' }]);
       }
@@ -55,14 +55,14 @@ export class ReportsService {
     scope: StudioScope,
     sessionId: string,
     blockId: string,
-    row: (held: StudioScope, known: StudioLibrary) => Promise<void>,
+    row: (held: StudioScope, library: StudioLibrary) => Promise<void>,
   ): Promise<void> {
-    const known = await this.library.of(scope);
+    const library = await this.library.of(scope);
     await scope.transaction(async (held) => {
       const session = await held.of(SessionRow).hold(sessionId, 'session');
       checkBlockId(await planOf(held, session.planId), blockId);
-      await row(held, known);
-      await sumUp(held, session, known);
+      await row(held, library);
+      await sumUp(held, session, library);
       // Nothing rests on a session before it has ended.
       if (session.ending !== null) await raiseEvidence(held, session.athleteId);
     });

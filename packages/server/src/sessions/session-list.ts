@@ -49,7 +49,7 @@ export function pageEndOf(text: string): PageEnd {
 const written = ({ startedAt, id }: PageEnd) => `${startedAt.toISOString()},${id}`;
 
 /** Which page of which sessions. */
-interface PageAsked {
+interface PageRequest {
   readonly athleteId: string | null;
   readonly before: PageEnd | null;
   readonly limit: number;
@@ -71,7 +71,7 @@ const ONLY: Record<SessionFilter, string> = {
 const likeText = (word: string) => `%${word.replaceAll(/[\\%_]/g, (sign) => `\\${sign}`)}%`;
 
 /** Sessions of a studio or of one athlete, the latest first; those that began at the same instant by their ids. */
-export async function pageOf(scope: StudioScope, { athleteId, before, limit, find = '', only }: PageAsked): Promise<SessionPage> {
+export async function pageOf(scope: StudioScope, { athleteId, before, limit, find = '', only }: PageRequest): Promise<SessionPage> {
   const query = scope
     .of(SessionRow)
     .query('session')

@@ -26,13 +26,13 @@ export const reportsOf = (scope: StudioScope, sessionId: string) =>
 export async function sumUp(
   held: StudioScope,
   { id, planId, toldExertion, revision }: SessionRow,
-  known: StudioLibrary,
+  library: StudioLibrary,
   exertion = toldExertion,
 ): Promise<void> {
   const [sets, reports, complaints] = [await setsOf(held, id), await reportsOf(held, id), await complaintsOf(held, id)];
   const plan = await planOf(held, planId);
-  const told = { sets, reports, complaints, exertion };
-  await held.of(SessionRow).update({ id }, { ...sumsOfSession(plan, told, known.movement), revision: revision + 1 });
+  const entries = { sets, reports, complaints, exertion };
+  await held.of(SessionRow).update({ id }, { ...sumsOfSession(plan, entries, library.movement), revision: revision + 1 });
 }
 
 /** @throws 422 where it is not a block of the plan */

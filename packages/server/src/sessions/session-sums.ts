@@ -10,7 +10,7 @@ import {
 } from '@clay-pot/core';
 
 /** What is recorded of a session while it is led. */
-export interface Told {
+export interface Reports {
   readonly sets: readonly CountedSet[];
   /** Oldest first: the latest of a block stands. */
   readonly reports: readonly Pick<BlockReport, 'blockId' | 'discomfort' | 'exertion'>[];
@@ -20,11 +20,11 @@ export interface Told {
 }
 
 /** What lists show of a session, summed from what is recorded of it. */
-export function sumsOfSession(plan: Sequence, { sets, reports, complaints, exertion }: Told, lookup: MovementLookup) {
+export function sumsOfSession(plan: Sequence, { sets, reports, complaints, exertion }: Reports, lookup: MovementLookup) {
   const timeline = compileTimeline(plan, lookup);
-  const told = [...new Map(reports.map((report) => [report.blockId, report])).values()];
-  const discomforts = [...told, ...complaints].map(({ discomfort }) => discomfort);
-  const exertions = told.flatMap((report) => report.exertion ?? []);
+  const answered = [...new Map(reports.map((report) => [report.blockId, report])).values()];
+  const discomforts = [...answered, ...complaints].map(({ discomfort }) => discomfort);
+  const exertions = answered.flatMap((report) => report.exertion ?? []);
   return {
     title: plan.title,
     plannedMs: timeline.durationMs,

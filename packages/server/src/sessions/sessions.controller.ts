@@ -31,7 +31,7 @@ import { ReportsService } from './reports.service.js';
 export class SessionsController {
   constructor(
     private readonly sessions: SessionsService,
-    private readonly told: ReportsService,
+    private readonly reports: ReportsService,
   ) {}
 
   @Get()
@@ -59,19 +59,19 @@ export class SessionsController {
   @Put(':id/sets/:setId')
   @HttpCode(204)
   addSet(@Studio() scope: StudioScope, @Param() { id, setId }: SetAddress, @Body() body: DoneSetInput): Promise<void> {
-    return this.told.addSet(scope, id, setId, body);
+    return this.reports.addSet(scope, id, setId, body);
   }
 
   @Put(':id/reports/:reportId')
   @HttpCode(204)
   addReport(@Studio() scope: StudioScope, @Param() { id, reportId }: ReportAddress, @Body() body: BlockReportInput): Promise<void> {
-    return this.told.addReport(scope, id, reportId, body);
+    return this.reports.addReport(scope, id, reportId, body);
   }
 
   @Put(':id/looks/:lookId')
   @HttpCode(204)
   addLook(@Studio() scope: StudioScope, @Param() { id, lookId }: LookAddress, @Body() body: HandLookInput): Promise<void> {
-    return this.told.addLook(scope, id, lookId, body);
+    return this.reports.addLook(scope, id, lookId, body);
   }
 
   @Put(':id/form/:tickId')
@@ -80,13 +80,13 @@ export class SessionsController {
     summary: 'A form fault ticked during the session. Gates require none. The latest tick of a fault counts.',
   })
   addForm(@Studio() scope: StudioScope, @Param() { id, tickId }: TickAddress, @Body() body: FormTickInput): Promise<void> {
-    return this.told.addForm(scope, id, tickId, body);
+    return this.reports.addForm(scope, id, tickId, body);
   }
 
   @Put(':id/complaints/:complaintId')
   @HttpCode(204)
   addComplaint(@Studio() scope: StudioScope, @Param() { id, complaintId }: ComplaintAddress, @Body() body: ComplaintInput): Promise<void> {
-    return this.told.addComplaint(scope, id, complaintId, body);
+    return this.reports.addComplaint(scope, id, complaintId, body);
   }
 
   @Put(':id/morning')

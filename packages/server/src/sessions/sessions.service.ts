@@ -42,7 +42,7 @@ export class SessionsService {
 
   async get(scope: StudioScope, id: string): Promise<SessionRecord> {
     const row = await scope.of(SessionRow).get(id, 'session');
-    const [[item], plan, sets, reports, complaints, looks, form, known] = await Promise.all([
+    const [[item], plan, sets, reports, complaints, looks, form, library] = await Promise.all([
       listed(scope, [row]),
       planOf(scope, row.planId),
       setsOf(scope, id),
@@ -67,14 +67,14 @@ export class SessionsService {
         looks: looks.map(withoutOwner),
         form: form.map(withoutOwner),
       },
-      rows: plannedAgainstDone(compileTimeline(plan, known.movement), sets),
+      rows: plannedAgainstDone(compileTimeline(plan, library.movement), sets),
     };
   }
 
   /** Records that a session was started, even against a rule: what is done isn’t lost, and the broken rules are kept with it. */
   async begin(scope: StudioScope, id: string, input: SessionInput): Promise<SessionRecord> {
-    const known = await this.library.of(scope);
-    const plan = soundSequence(input.plan, known, '/plan');
+    const library = await this.library.of(scope);
+    const plan = soundSequence(input.plan, library, '/plan');
     const athlete = await scope.of(AthleteRow).get(input.athleteId, 'athlete');
     await scope.of(SequenceRow).get(input.sequenceId, 'sequence');
     const row = {
@@ -85,9 +85,9 @@ export class SessionsService {
       onDay: dayIn(scope.timeZone, new Date(input.startedAt)),
       ...{ endedAt: null, ending: null, stopSign: null, stopHand: null, note: '' },
       ...{ toldExertion: null, revision: 0, morning: null, morningOn: null, morningBefore: null },
-      ...sumsOfSession(plan, { sets: [], reports: [], complaints: [], exertion: null }, known.movement),
-      discomfortPolicy: methodOf(plan, known.method).discomfort,
-      begunAgainst: await this.brokenBy(scope, athlete, plan, input.startedAt, known),
+      ...sumsOfSession(plan, { sets: [], reports: [], complaints: [], exertion: null }, library.movement),
+      discomfortPolicy: methodOf(plan, library.method).discomfort,
+      begunAgainst: await this.brokenBy(scope, athlete, plan, input.startedAt, library),
     };
     await scope.transaction(async (held) => {
       await held.of(SessionRow).insert({ ...row, planId: await keepPlan(held, plan) }, 'session');
@@ -100,7 +100,7 @@ export class SessionsService {
    * the place of a milder, so that no stop sign is lost; a milder one is refused. A second sign is kept beside the first.
    */
   async end(scope: StudioScope, id: string, input: SessionEndInput): Promise<SessionRecord> {
-    const known = await this.library.of(scope);
+    const library = await this.library.of(scope);
     await scope.transaction(async (held) => {
       const session = await held.of(SessionRow).hold(id, 'session');
       const faults = checkSessionEnd(input, session.startedAt.toISOString());
@@ -116,7 +116,7 @@ export class SessionsService {
       } else if (session.note === '') await held.of(SessionRow).update({ id }, { note });
       if (exertion !== session.toldExertion) {
         await held.of(SessionRow).update({ id }, { toldExertion: exertion });
-        await sumUp(held, session, known, exertion);
+        await sumUp(held, session, library, exertion);
       }
       await raiseEvidence(held, session.athleteId);
       // Of two signs that two devices tell of one session both stand.
@@ -138,8 +138,8 @@ export class SessionsService {
       }
       if (session.morning && session.morning.at > morning.at) return;
       const morningOn = dayIn(scope.timeZone, new Date(morning.at));
-      const told = { morning, morningOn, morningBefore: await morningBefore(held, session) };
-      await held.of(SessionRow).update({ id }, { ...told, revision: session.revision + 1 });
+      const check = { morning, morningOn, morningBefore: await morningBefore(held, session) };
+      await held.of(SessionRow).update({ id }, { ...check, revision: session.revision + 1 });
       await raiseEvidence(held, session.athleteId);
       if (morning.numb) await bar(held, session, { sign: 'numbness', hand: morning.numb, onDay: morningOn });
     });
@@ -151,16 +151,16 @@ export class SessionsService {
     athlete: AthleteRow,
     plan: Sequence,
     startedAt: string,
-    known: StudioLibrary,
+    library: StudioLibrary,
   ): Promise<BrokenRule[]> {
-    const { person } = await this.persons.forWhom(scope, { athleteId: athlete.id });
+    const { person } = await this.persons.subjectOf(scope, { athleteId: athlete.id });
     const cautions = cautionsOn(athlete, dayIn(scope.timeZone, new Date(startedAt)));
     const view = viewOf({
       sequence: plan,
-      lookup: known.movement,
-      shelf: known.shelf,
+      lookup: library.movement,
+      shelf: library.shelf,
       person,
-      method: methodOf(plan, known.method),
+      method: methodOf(plan, library.method),
       athlete: { cautions, equipment: athlete.equipment },
       past: [],
       now: startedAt,

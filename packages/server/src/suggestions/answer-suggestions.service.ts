@@ -41,8 +41,8 @@ export class AnswerSuggestionsService {
   /** The same answer again is fine: a phone on bad Wi-Fi repeats what it got no answer to. @throws 404, 409 where the suggestion rests on other evidence by now, 422 */
   async answer(scope: StudioScope, athleteId: string, id: string, input: SuggestionAnswerInput): Promise<AnsweredSuggestion> {
     const { evidenceRevision } = await scope.of(AthleteRow).get(athleteId, 'athlete');
-    const known = await scope.of(SuggestionAnswerRow).one({ id });
-    if (known) return sameAnswer(known, athleteId, input);
+    const existing = await scope.of(SuggestionAnswerRow).one({ id });
+    if (existing) return sameAnswer(existing, athleteId, input);
     const { suggestions, coming } = await this.suggestions.current(scope, athleteId);
     const suggestion = suggestions.find(({ key, evidenceKey }) => key === input.key && evidenceKey === input.evidenceKey);
     if (!suggestion) throw conflict(CHANGED);
@@ -76,7 +76,7 @@ export class AnswerSuggestionsService {
   }
 
   /** Takes an answer back, with all that it changed; what has been changed again since stays. */
-  async takeBack(scope: StudioScope, athleteId: string, id: string, { at }: SuggestionTakenBackInput): Promise<AnsweredSuggestion> {
+  async undo(scope: StudioScope, athleteId: string, id: string, { at }: SuggestionTakenBackInput): Promise<AnsweredSuggestion> {
     await scope.of(AthleteRow).get(athleteId, 'athlete');
     return scope.transaction(async (held) => {
       const row = await held.of(SuggestionAnswerRow).hold(id, 'answer');
@@ -103,9 +103,9 @@ export class AnswerSuggestionsService {
 const WHY_LENGTH = 1000;
 const CHANGED = 'This suggestion is out of date because its data has changed. Check the current suggestions.';
 
-function sameAnswer(known: SuggestionAnswerRow, athleteId: string, { key, answer }: SuggestionAnswerInput): AnsweredSuggestion {
-  if (known.athleteId === athleteId && known.key === key && (known.answer === answer || known.answer === 'taken back')) {
-    return answered(known);
+function sameAnswer(existing: SuggestionAnswerRow, athleteId: string, { key, answer }: SuggestionAnswerInput): AnsweredSuggestion {
+  if (existing.athleteId === athleteId && existing.key === key && (existing.answer === answer || existing.answer === 'taken back')) {
+    return answered(existing);
   }
   throw conflict('Another answer is stored under this id. Use a new id.');
 }

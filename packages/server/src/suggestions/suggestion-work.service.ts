@@ -9,7 +9,7 @@ import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
 import { LEVELS_PAST_DAYS } from '../levels/levels.service.js';
 import { ownOf } from '../library/library.service.js';
-import { TELLS, whomOf } from '../persons/whom-work.js';
+import { TELLS, subjectWork } from '../persons/subject-work.js';
 import { ProgrammeRow } from '../programmes/programme.entity.js';
 import { ReadingsService } from '../readings/readings.service.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
@@ -57,7 +57,7 @@ export class SuggestionWorkService {
         const next = nextAfter(today, [assignment]);
         return next ? [[assignment.sequenceId, next.day] as const] : [];
       }),
-      whom: whomOf({ record: row, readings, today }, led, now),
+      subject: subjectWork({ record: row, readings, today }, led, now),
       athlete: { cautions: cautionsOn(row, today), equipment: row.equipment },
       measuredOn: readings.at(-1)?.onDay ?? null,
       now: now.toISOString(),

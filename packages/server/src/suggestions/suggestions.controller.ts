@@ -48,11 +48,11 @@ export class SuggestionsController {
 
   @Put('athletes/:id/suggestions/:answerId/taken-back')
   @ApiOperation({ summary: 'Undoes an answer and what it changed.' })
-  takeBack(
+  undo(
     @Studio() scope: StudioScope,
     @Param() { id, answerId }: SuggestionAnswerAddress,
     @Body() body: SuggestionTakenBackInput,
   ): Promise<AnsweredSuggestion> {
-    return this.answers.takeBack(scope, id, answerId, body);
+    return this.answers.undo(scope, id, answerId, body);
   }
 }

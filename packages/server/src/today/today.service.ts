@@ -145,11 +145,11 @@ export class TodayService {
       // The hands of a session of today had no morning yet: it hides none that is asked for.
       if (endedOn < day) newest.set(athleteId, { session, endedAt, endedOn });
     }
-    const asked = [...newest.values()].filter(
+    const checks = [...newest.values()].filter(
       ({ session: { ending, morning }, endedOn }) => ending !== 'stopped' && isNextDayCheckDue(endedOn, morning !== null, day),
     );
     return Promise.all(
-      asked.map(async ({ session: { id, athleteId, athleteName, title, startedAt }, endedAt }) => ({
+      checks.map(async ({ session: { id, athleteId, athleteName, title, startedAt }, endedAt }) => ({
         ...{ sessionId: id, athleteId, athleteName, title, endedAt },
         before: await morningBefore(scope, { athleteId, startedAt: new Date(startedAt) }),
       })),

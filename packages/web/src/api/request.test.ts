@@ -17,9 +17,9 @@ function serverGives(answer: Response | Error | DOMException) {
 
 describe('asking the API', () => {
   test('gives the answer’s own document; a write says what it is and what it was made from', async () => {
-    const asked = serverGives(json({ id: 'a' }));
+    const fetched = serverGives(json({ id: 'a' }));
     expect(await request('/things/a', { method: 'PUT', body: { name: 'x' }, ifMatch: '"4"' })).toEqual({ id: 'a' });
-    expect(asked).toHaveBeenCalledWith('/api/things/a', {
+    expect(fetched).toHaveBeenCalledWith('/api/things/a', {
       method: 'PUT',
       headers: { 'content-type': 'application/json', 'if-match': '"4"' },
       body: '{"name":"x"}',
@@ -27,9 +27,9 @@ describe('asking the API', () => {
   });
 
   test('a question carries neither a body nor a type', async () => {
-    const asked = serverGives(json([]));
+    const fetched = serverGives(json([]));
     await request('/things');
-    expect(asked).toHaveBeenCalledWith('/api/things', { method: 'GET', headers: {} });
+    expect(fetched).toHaveBeenCalledWith('/api/things', { method: 'GET', headers: {} });
   });
 
   test('nothing to say is no fault', async () => {

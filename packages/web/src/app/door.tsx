@@ -16,9 +16,9 @@ if (lastKnownMe()) void loadRooms();
 export function Door() {
   const me = useMe();
   const away = useConnection((state) => state.away);
-  const known = me.data ?? lastKnownMe();
+  const cached = me.data ?? lastKnownMe();
   const mustSignIn = isProblem(me.error, 'sign-in-needed');
-  if (me.isPending && !known && !away) return <Loading what="the studio" />;
+  if (me.isPending && !cached && !away) return <Loading what="the studio" />;
   return mustSignIn ? (
     <SignIn />
   ) : (

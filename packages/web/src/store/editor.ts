@@ -61,8 +61,8 @@ function stepping(step: () => void): void {
   step();
   const { document, selectedId } = useEditor.getState();
   const blocks = document?.blocks ?? [];
-  const known = new Set(before.document?.blocks.map(({ id }) => id));
-  const back = blocks.find(({ id }) => !known.has(id));
+  const idsBefore = new Set(before.document?.blocks.map(({ id }) => id));
+  const back = blocks.find(({ id }) => !idsBefore.has(id));
   if (back) select(back.id);
   else if (!blocks.some(({ id }) => id === selectedId)) {
     const index = before.document?.blocks.findIndex(({ id }) => id === selectedId) ?? 0;

@@ -67,7 +67,7 @@ export function keepIntake(athlete: Athlete, screening: Screening, newest: Pick<
 
 /** Forgets answers that were recorded, or that are not wanted. @returns puts them back */
 export function dropIntake(athleteId: string): () => void {
-  const { [athleteId]: gone, ...drafts } = useIntakeDrafts.getState().drafts;
+  const { [athleteId]: removed, ...drafts } = useIntakeDrafts.getState().drafts;
   useIntakeDrafts.setState({ drafts });
-  return () => gone && useIntakeDrafts.setState((state) => ({ drafts: { ...state.drafts, [athleteId]: gone } }));
+  return () => removed && useIntakeDrafts.setState((state) => ({ drafts: { ...state.drafts, [athleteId]: removed } }));
 }

@@ -9,19 +9,19 @@ type Movements = readonly StoredMovement[];
 type Methods = readonly StoredMethod[];
 type Names = readonly OwnName[];
 
-let last: { movements: Movements; methods: Methods; names: Names; known: StudioLibrary } | undefined;
+let last: { movements: Movements; methods: Methods; names: Names; library: StudioLibrary } | undefined;
 
 /** Built once for each state of what is stored, so that subscribers hear only of changes. */
 function knownFrom(movements: Movements, methods: Methods, names: Names): StudioLibrary {
   if (last?.movements !== movements || last.methods !== methods || last.names !== names) {
-    const known = libraryWith(
+    const library = libraryWith(
       movements.map(({ removed, movement }) => ({ removed, document: movement })),
       methods.map(({ removed, method }) => ({ removed, document: method })),
       names,
     );
-    last = { movements, methods, names, known };
+    last = { movements, methods, names, library };
   }
-  return last.known;
+  return last.library;
 }
 
 /** What this studio knows now: movements and methods, shipped and its own. */

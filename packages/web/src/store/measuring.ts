@@ -106,9 +106,9 @@ export const setDetail = (athleteId: string, id: string, detail: string): void =
 
 /** Leaves it, with what was measured. @returns puts it back */
 export function dropMeasuring(athleteId: string): () => void {
-  const { [athleteId]: gone, ...open } = useMeasuring.getState().open;
+  const { [athleteId]: removed, ...open } = useMeasuring.getState().open;
   useMeasuring.setState({ open });
-  return () => gone && useMeasuring.setState((state) => ({ open: { ...state.open, [athleteId]: gone } }));
+  return () => removed && useMeasuring.setState((state) => ({ open: { ...state.open, [athleteId]: removed } }));
 }
 
 /** The readings that the trials so far come to. */

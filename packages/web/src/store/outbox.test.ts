@@ -16,7 +16,7 @@ Object.assign(
 
 type Reply = 'away' | number;
 let replies: Reply[];
-let asked: string[];
+let addresses: string[];
 
 /** A server that answers as told, and with 204 once nothing is told any more. */
 function serve(): void {
@@ -24,7 +24,7 @@ function serve(): void {
     const path = String(input).replace('/api', '');
     if (!/^\/(sessions|athletes\/[^/]+\/suggestions)/.test(path))
       return new Response('{}', { headers: { 'content-type': 'application/json' } });
-    asked.push(path);
+    addresses.push(path);
     const reply = replies.shift() ?? 204;
     if (reply === 'away') throw new TypeError('no network');
     if (reply === 204) return new Response(null, { status: 204 });
@@ -76,21 +76,21 @@ startOutbox();
 beforeEach(async () => {
   switchAccount(null);
   replies = [];
-  asked = [];
+  addresses = [];
   serve();
   localStorage.clear();
   await Promise.all([WREN, OTHER].flatMap((account) => [dropRows('outbox', account), dropRows('refused', account)]));
   useKeeping.setState({ trouble: null });
   signIn(WREN);
   await settled();
-  asked = [];
+  addresses = [];
 });
 
 describe('the outbox', () => {
   test('sends in order, one after the other, what any tab has kept', async () => {
     await keep(WREN, 'a', 'b', 'c');
     await flush();
-    expect(asked).toEqual(['/sessions/a', '/sessions/b', '/sessions/c']);
+    expect(addresses).toEqual(['/sessions/a', '/sessions/b', '/sessions/c']);
     expect([waiting(), await keptFor(WREN)]).toEqual([[], []]);
   });
 
@@ -105,7 +105,7 @@ describe('the outbox', () => {
     await flush();
     expect(await keptFor(WREN)).toEqual(['/sessions/b', '/sessions/c']);
     await flush();
-    expect(asked).toEqual(['/sessions/a', '/sessions/b', '/sessions/b', '/sessions/c']);
+    expect(addresses).toEqual(['/sessions/a', '/sessions/b', '/sessions/b', '/sessions/c']);
     expect(await keptFor(WREN)).toEqual([]);
     expect(useOutbox.getState().refused).toEqual([]);
   });
@@ -127,7 +127,7 @@ describe('the outbox', () => {
   test('two calls at once send nothing twice', async () => {
     await keep(WREN, 'a', 'b');
     await Promise.all([flush(), flush(), flush()]);
-    expect(asked).toEqual(['/sessions/a', '/sessions/b']);
+    expect(addresses).toEqual(['/sessions/a', '/sessions/b']);
   });
 
   test('whoever calls while something is being sent waits until all of it is', async () => {
@@ -144,7 +144,7 @@ describe('the outbox', () => {
     expect(waiting()).toContain('/sessions/late');
     await sending;
     await settled();
-    expect(asked).toEqual(['/sessions/a', '/sessions/late']);
+    expect(addresses).toEqual(['/sessions/a', '/sessions/late']);
     expect(waiting()).toEqual([]);
   });
 
@@ -156,7 +156,7 @@ describe('the outbox', () => {
     expect(waiting()).toEqual([]);
     signIn(WREN);
     await settled();
-    expect(asked).toEqual(['/sessions/kept', '/sessions/kept']);
+    expect(addresses).toEqual(['/sessions/kept', '/sessions/kept']);
   });
 
   test('what another tab adds or has sent is seen here', async () => {
@@ -178,17 +178,17 @@ describe('whose it is', () => {
     signIn(OTHER);
     await settled();
     await flush();
-    expect([waiting(), asked]).toEqual([[], []]);
+    expect([waiting(), addresses]).toEqual([[], []]);
     signIn(WREN);
     await settled();
-    expect(asked).toEqual(['/sessions/hers']);
+    expect(addresses).toEqual(['/sessions/hers']);
   });
 
   test('nothing is sent once another tab signed somebody else in', async () => {
     await keep(WREN, 'hers');
     localStorage.setItem('clay-pot-me', JSON.stringify({ email: OTHER }));
     await flush();
-    expect(asked).toEqual([]);
+    expect(addresses).toEqual([]);
     expect(await keptFor(WREN)).toEqual(['/sessions/hers']);
   });
 
@@ -202,7 +202,7 @@ describe('whose it is', () => {
   test('an answer to a suggestion that an older version kept goes where the server takes it now', async () => {
     await keepRows('outbox', [{ account: WREN, id: 'old', path: '/athletes/a/calls/c', body: { answer: 'accepted' } }]);
     await flush();
-    expect(asked).toEqual(['/athletes/a/suggestions/c']);
+    expect(addresses).toEqual(['/athletes/a/suggestions/c']);
   });
 
   test('what an older version kept is taken over, once', async () => {
@@ -215,12 +215,12 @@ describe('whose it is', () => {
     localStorage.setItem('clay-pot-outbox', JSON.stringify({ state: { letters, refused }, version: 0 }));
     replies = ['away'];
     signIn(WREN);
-    await until(() => waiting().length > 0 && asked.length > 0);
+    await until(() => waiting().length > 0 && addresses.length > 0);
     expect(waiting()).toEqual(['/sessions/old']);
     expect(useOutbox.getState().refused).toMatchObject([{ path: '/sessions/no', reason: 'Changed.' }]);
     expect(localStorage.getItem('clay-pot-outbox')).toBeNull();
     await flush();
-    expect(asked).toEqual(['/sessions/old', '/sessions/old']);
+    expect(addresses).toEqual(['/sessions/old', '/sessions/old']);
   });
 });
 
@@ -236,6 +236,6 @@ describe('a browser that keeps nothing', () => {
     expect(waiting()).toEqual(['/sessions/only-here']);
     add.mockRestore();
     await flush();
-    expect([asked, waiting()]).toEqual([['/sessions/only-here', '/sessions/only-here'], []]);
+    expect([addresses, waiting()]).toEqual([['/sessions/only-here', '/sessions/only-here'], []]);
   });
 });

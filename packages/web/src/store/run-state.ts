@@ -55,8 +55,8 @@ export const useRun = perAccount(
           run: (Omit<Run, 'equipment' | 'looks' | 'form'> & Partial<Run>) | null;
         };
         // A session that was begun before it kept what is at hand, what was looked at, or faults of form, knows of nothing.
-        const known = { equipment: run?.equipment ?? [], looks: run?.looks ?? [], form: run?.form ?? [] };
-        return { run: run && { ...run, ...known, paused: true } };
+        const athlete = { equipment: run?.equipment ?? [], looks: run?.looks ?? [], form: run?.form ?? [] };
+        return { run: run && { ...run, ...athlete, paused: true } };
       },
       onRehydrateStorage: () => (state) => {
         if (state?.run) restorePlayhead(state.run);

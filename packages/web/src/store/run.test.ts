@@ -238,7 +238,7 @@ test('every message keeps the server’s own rules, in an order in which each fi
   skipStint();
   endRun('stopped', { sign: 'sharp', hand: 'both' });
   finishRun('', 6);
-  const known = new Set<string>();
+  const seen = new Set<string>();
   for (const { path, body } of messages()) {
     const shape = path.endsWith('/end')
       ? SessionEndInput
@@ -252,8 +252,8 @@ test('every message keeps the server’s own rules, in an order in which each fi
     const sent = JSON.parse(JSON.stringify(body)) as Partial<DoneSetInput>;
     expect(faultsOfRequest(shape, sent)).toEqual([]);
     const { corrects } = sent;
-    if (corrects) expect(known).toContain(corrects);
-    known.add(path.split('/').at(-1)!);
+    if (corrects) expect(seen).toContain(corrects);
+    seen.add(path.split('/').at(-1)!);
   }
   expect(messages()[0]!.path).toMatch(/^\/sessions\/[0-9a-f-]{36}$/);
   expect(messages().at(-1)!.path).toMatch(/\/end$/);

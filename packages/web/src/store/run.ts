@@ -263,8 +263,8 @@ export function finishRun(note: string, exertion: number | null = null): string 
   if (!run?.ended) return null;
   const { ending, stopSign, stopHand, at: endedAt } = run.ended;
   const why = { ...(stopSign && { stopSign }), ...(stopHand && { stopHand }) };
-  const told = { ...(exertion !== null && { exertion }), note };
-  send(`/sessions/${run.id}/end`, { ending, ...why, ...told, endedAt });
+  const details = { ...(exertion !== null && { exertion }), note };
+  send(`/sessions/${run.id}/end`, { ending, ...why, ...details, endedAt });
   useRun.setState({ run: null });
   return run.id;
 }

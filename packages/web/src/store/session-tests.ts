@@ -10,11 +10,11 @@ import { useOutbox } from './outbox.js';
 import type { Run } from './run.js';
 
 /** What was measured at a moment of a session, by test and hand, in the units that are kept. */
-type Told = Readonly<Record<string, number>>;
+type TestResults = Readonly<Record<string, number>>;
 
 interface Tested {
-  readonly before?: Told;
-  readonly after?: Told;
+  readonly before?: TestResults;
+  readonly after?: TestResults;
   /** Moments that are over, all measured or not. */
   readonly done: readonly Moment[];
 }

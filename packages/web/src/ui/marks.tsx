@@ -1,5 +1,5 @@
 import {
-  discomfortAsks,
+  discomfortAdviceText,
   type DiscomfortLevel,
   discomfortLevel,
   type DiscomfortPolicy,
@@ -94,7 +94,7 @@ interface DiscomfortProps {
 export function DiscomfortMark({ score, policy }: DiscomfortProps) {
   if (score === null) return <span className="text-ash">–</span>;
   const level = discomfortLevel(score);
-  const asks = discomfortAsks(score, policy);
+  const asks = discomfortAdviceText(score, policy);
   return (
     <span className="text-small">
       <span className={`px-1.5 py-0.5 whitespace-nowrap figures ${LEVEL_LOOK[level]}`}>

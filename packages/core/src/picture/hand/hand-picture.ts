@@ -58,8 +58,8 @@ const kept = new WeakMap<Body, WeakMap<Level, HandPicture>>();
 export function handPictureOf(body: Body, movement: Movement, level: Level): HandPicture {
   const mine = kept.get(body) ?? new WeakMap<Level, HandPicture>();
   kept.set(body, mine);
-  const known = mine.get(level);
-  if (known) return known;
+  const cached = mine.get(level);
+  if (cached) return cached;
   const made = makePicture(body, movement, level);
   mine.set(level, made);
   return made;
@@ -144,8 +144,8 @@ function sampled(maker: Maker, steps: number, wholeWay: boolean): (beat: Beat) =
   const moments = new Map<string, HandMoment3d>();
   const moment = (step: number, turn: number) => {
     const key = `${fingerOnTurn(turn)} ${step}`;
-    const known = moments.get(key);
-    if (known) return known;
+    const cached = moments.get(key);
+    if (cached) return cached;
     const made = maker({ phase: steps === 0 ? 1 : (step / steps) * (wholeWay ? 2 : 1), turn });
     moments.set(key, made);
     return made;

@@ -44,14 +44,14 @@ const STANDING: readonly HandSetting[] = [
 export const posableIn = (setting: HandSetting): readonly HandJoint[] =>
   setting.startsWith('planted') || STANDING.includes(setting) ? WRIST : HAND_JOINT_NAMES;
 
-const within = (joint: HandJoint, deg: number) => Math.min(HAND_JOINTS[joint].max, Math.max(HAND_JOINTS[joint].min, deg));
+const clampTo = (joint: HandJoint, deg: number) => Math.min(HAND_JOINTS[joint].max, Math.max(HAND_JOINTS[joint].min, deg));
 
 /** A pose with one joint elsewhere, within its limits; the end joint of a finger comes along half as far as its middle joint. */
 export function withJoint(pose: HandPose, joint: HandJoint, deg: number): HandPose {
-  const next = { ...pose, [joint]: within(joint, deg) };
+  const next = { ...pose, [joint]: clampTo(joint, deg) };
   if (!joint.endsWith('PipDeg')) return next;
   const dip = joint.replace('Pip', 'Dip') as HandJoint;
-  return { ...next, [dip]: within(dip, pose[dip] + DIP_FOLLOWS * (next[joint] - pose[joint])) };
+  return { ...next, [dip]: clampTo(dip, pose[dip] + DIP_FOLLOWS * (next[joint] - pose[joint])) };
 }
 /** How far a finger's end joint bends with its middle joint when nothing holds it: a working value; one follows the other, less far. */
 const DIP_FOLLOWS = 0.6;
@@ -124,6 +124,6 @@ export function stationOf(pose: HandPose): HandStation {
 /** A station turned to the other side: the wrist bends and tips the other way, and the forearm turns over. */
 export function turnedOver({ shape, joints }: HandStation): HandStation {
   const over: Record<string, number> = { ...joints };
-  for (const joint of WRIST) if (over[joint] !== undefined) over[joint] = within(joint, -over[joint]);
+  for (const joint of WRIST) if (over[joint] !== undefined) over[joint] = clampTo(joint, -over[joint]);
   return joints ? { shape, joints: over } : { shape };
 }

@@ -54,8 +54,8 @@ const MEASURED = { toKnuckleMm: 91.6, lengthMm: 189, breadthMm: 82 };
 const SIZES = new WeakMap<Body, HandSize>();
 /** The size of a body's hand: as long as the mechanics have it. */
 export function handSizeOf(body: Body): HandSize {
-  const known = SIZES.get(body);
-  if (known) return known;
+  const cached = SIZES.get(body);
+  if (cached) return cached;
   const size = sizeFor(body);
   SIZES.set(body, size);
   return size;
@@ -128,8 +128,8 @@ export function keptFor<T>(skeleton: Skeleton, key: string, make: () => T): T {
 const kept = new WeakMap<HandSize, Skeleton>();
 /** The bones of a hand of this size; kept by the size itself. */
 export function skeletonOf(size: HandSize): Skeleton {
-  const known = kept.get(size);
-  if (known) return known;
+  const cached = kept.get(size);
+  if (cached) return cached;
   const made = skeletonIn(size);
   kept.set(size, made);
   return made;

@@ -60,8 +60,8 @@ const LIES = { palm: new WeakMap<Skeleton, Lie>(), back: new WeakMap<Skeleton, L
 const LAID: HandPose = { ...SHAPE_POSES.spread, thumbPalmarDeg: 0, thumbRadialDeg: 52 };
 /** How an open hand lies flat on its palm or its back: on heel and knuckles, index and little finger alike. Kept for each skeleton. */
 function lieOf(skeleton: Skeleton, down: 'palm' | 'back'): Lie {
-  const known = LIES[down].get(skeleton);
-  if (known) return known;
+  const cached = LIES[down].get(skeleton);
+  if (cached) return cached;
   const zones: Zones = down === 'palm' ? PALM_ZONES : BACK_ZONES;
   const pose = down === 'palm' ? LAID : SHAPE_POSES.open;
   const higher = (a: readonly number[], b: readonly number[], lie: Lie) => {

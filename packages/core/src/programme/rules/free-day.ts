@@ -1,15 +1,15 @@
 import { calendarDay, say } from '../../vocabulary/sentence.js';
 import { AWAY_KINDS, type Away } from '../../model/programme.js';
 import { addDays } from '../../vocabulary/days.js';
-import { lastDayOf, type PlannedSession, type SeenProgramme } from '../seen.js';
+import { lastDayOf, type PlannedSession, type ProgrammeContext } from '../seen.js';
 import type { ProgrammeFix } from '../finding.js';
 
 /** The days away that a day lies in. */
-export const awayOn = ({ programme }: Pick<SeenProgramme, 'programme'>, day: string): Away | undefined =>
+export const awayOn = ({ programme }: Pick<ProgrammeContext, 'programme'>, day: string): Away | undefined =>
   programme.away?.find(({ fromDay, toDay }) => fromDay <= day && day <= toDay);
 
 /** Whether there is training on a day. */
-export function isTrainingDay(view: SeenProgramme, day: string): boolean {
+export function isTrainingDay(view: ProgrammeContext, day: string): boolean {
   const away = awayOn(view, day);
   return !away || AWAY_KINDS[away.kind].trains;
 }
@@ -18,7 +18,7 @@ export function isTrainingDay(view: SeenProgramme, day: string): boolean {
 const MOST_DAYS = 4;
 
 /** The nearest day that is free for a session: later before earlier, not before today, without other loading work. */
-export function freeDayFor(view: SeenProgramme, session: PlannedSession, suits: (day: string) => boolean): string | undefined {
+export function freeDayFor(view: ProgrammeContext, session: PlannedSession, suits: (day: string) => boolean): string | undefined {
   const { programme, today, sessions } = view;
   const [first, last] = [programme.fromDay > today ? programme.fromDay : today, lastDayOf(programme)];
   const isFree = (day: string) =>
@@ -32,7 +32,7 @@ export function freeDayFor(view: SeenProgramme, session: PlannedSession, suits: 
 }
 
 /** Moves a session to the nearest day that suits, or takes it out where there is none. */
-export function movedOrOut(view: SeenProgramme, session: PlannedSession, suits: (day: string) => boolean): ProgrammeFix {
+export function movedOrOut(view: ProgrammeContext, session: PlannedSession, suits: (day: string) => boolean): ProgrammeFix {
   const day = freeDayFor(view, session, suits);
   return day === undefined
     ? { label: 'Remove this session', edits: [{ kind: 'remove', sessionId: session.id }] }

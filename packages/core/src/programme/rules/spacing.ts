@@ -4,7 +4,7 @@ import { hardSpacing, hoursSinceHard } from '../../rules/checks/hard-spacing.js'
 import { dayWords, hoursBetween } from '../../vocabulary/days.js';
 import { type MuscleGroup, partsOf } from '../../vocabulary/muscles.js';
 import { capital } from '../../vocabulary/text.js';
-import { isAhead, loadOn, noonOf, type PlannedSession, type SeenProgramme } from '../seen.js';
+import { isAhead, loadOn, noonOf, type PlannedSession, type ProgrammeContext } from '../seen.js';
 import type { ProgrammeRule } from '../finding.js';
 import { movedOrOut } from './free-day.js';
 
@@ -41,7 +41,7 @@ export const spacing: ProgrammeRule = {
 };
 
 /** Hard work that was carried out or is ahead, in order; what was done on a day stands before what is planned on it. */
-function hardCourse({ past, sessions }: SeenProgramme): (PastLoad & { readonly session?: PlannedSession })[] {
+function hardCourse({ past, sessions }: ProgrammeContext): (PastLoad & { readonly session?: PlannedSession })[] {
   const done = past.map(loadOn);
   const ahead = sessions
     .filter(isAhead)

@@ -12,8 +12,8 @@ import { addDays } from '../../vocabulary/days.js';
 import { itemAt } from '../../vocabulary/lists.js';
 import { drawnAthlete } from './athlete.js';
 import { chanceOf } from './chance.js';
-import { type Asked, freshState, respond, rested } from './respond.js';
-import { beginOf, type Rung } from './rungs.js';
+import { type Prescribed, freshState, respond, rested } from './respond.js';
+import { beginOf, type SimulatedLevel } from './simulated-levels.js';
 
 /** By which rules a course is gone through. */
 export interface CourseRules {
@@ -44,13 +44,13 @@ const LOOKED_AT = 14;
 const SORE_FROM = 5;
 
 /** Somebody drawn by a seed goes through weeks by the rules that coaches are proposed. Where nobody of an ordinary strength would stand at first is the first rung. */
-export function simulatedCourse(movement: Movement, rungs: readonly Rung[], rules: CourseRules, seed: number): CourseOutcome {
+export function simulatedCourse(movement: Movement, levels: readonly SimulatedLevel[], rules: CourseRules, seed: number): CourseOutcome {
   const chance = chanceOf(seed);
   const who = drawnAthlete(chance);
   const { method, weeks, sessionsPerWeek, easierEvery } = rules;
   let state = freshState(who);
   let index = 0;
-  let dose: Omit<Asked, 'rung'> = beginOf(itemAt(rungs, 0));
+  let dose: Omit<Prescribed, 'level'> = beginOf(itemAt(levels, 0));
   let history: WorkDone[] = [];
   let before: MorningScores | null = null;
   let [flareUps, sore, sessions, day] = [0, 0, 0, 0];
@@ -64,14 +64,14 @@ export function simulatedCourse(movement: Movement, rungs: readonly Rung[], rule
     if (history.length > 0) {
       // What comes next is decided in the morning, by all that was done until then.
       const { step } = standingOf(history, { movement, method, today: addDays(FIRST_DAY, on), isBarred: false });
-      const next = stepped(rungs, index, dose, step);
+      const next = stepped(levels, index, dose, step);
       ({ index, dose } = next);
     }
     const week = Math.floor(on / DAYS_A_WEEK);
-    const rung = itemAt(rungs, index);
+    const level = itemAt(levels, index);
     const isEasier = easierEvery > 0 && (week + 1) % easierEvery === 0;
-    const asked = { rung, ...inWeek(rung, dose, isEasier) };
-    const response = respond(who, state, asked, chance);
+    const prescribed = { level, ...inWeek(level, dose, isEasier) };
+    const response = respond(who, state, prescribed, chance);
     ({ state } = response);
     sessions++;
     if (response.flared) flareUps++;
@@ -82,11 +82,11 @@ export function simulatedCourse(movement: Movement, rungs: readonly Rung[], rule
       sessionId: `${number}`,
       endedAt: `${addDays(FIRST_DAY, on)}T18:00:00.000Z`,
       onDay: addDays(FIRST_DAY, on),
-      ...{ movementId: movement.id, levelId: rung.level.id, hand: 'left', unit: rung.unit },
+      ...{ movementId: movement.id, levelId: level.level.id, hand: 'left', unit: level.unit },
       sets: response.setsDone,
-      amount: response.setsDone > 0 ? asked.amount : response.amountDone,
-      effortPercent: asked.effortPercent,
-      isWhole: response.setsDone >= asked.sets,
+      amount: response.setsDone > 0 ? prescribed.amount : response.amountDone,
+      effortPercent: prescribed.effortPercent,
+      isWhole: response.setsDone >= prescribed.sets,
       ...{ discomfort: response.discomfort, exertion: response.exertion, morning: advice },
       // Nobody watches them.
       formFaults: [],
@@ -96,23 +96,23 @@ export function simulatedCourse(movement: Movement, rungs: readonly Rung[], rule
     history = [...history, done].slice(-LOOKED_AT);
   }
   return {
-    climbed: index + shareOfGate(itemAt(rungs, index), dose, method),
+    climbed: index + shareOfGate(itemAt(levels, index), dose, method),
     ...{ flareUps, sore, sessions },
     strength: state.strength / who.strength,
   };
 }
 
-type Dosed = Omit<Asked, 'rung'>;
+type Dosed = Omit<Prescribed, 'level'>;
 
-function inWeek(rung: Rung, dose: Dosed, isEasier: boolean): Dosed {
+function inWeek(level: SimulatedLevel, dose: Dosed, isEasier: boolean): Dosed {
   if (!isEasier) return dose;
-  const { sets, work } = inAmount({ ...rung.dose, sets: dose.sets, work: workOf(rung.dose.work.kind, dose.amount) }, EASIER_PERCENT);
+  const { sets, work } = inAmount({ ...level.dose, sets: dose.sets, work: workOf(level.dose.work.kind, dose.amount) }, EASIER_PERCENT);
   return { ...dose, sets, amount: amountOf(work) };
 }
 
 /** What a step makes of a level and its dose, as an accepted suggestion would. */
 function stepped(
-  rungs: readonly Rung[],
+  levels: readonly SimulatedLevel[],
   index: number,
   dose: Dosed,
   step: ReturnType<typeof standingOf>['step'],
@@ -120,8 +120,8 @@ function stepped(
   switch (step.kind) {
     case 'level up':
     case 'level down': {
-      const to = rungs.findIndex(({ level }) => level.id === step.levelId);
-      return to < 0 ? { index, dose } : { index: to, dose: beginOf(itemAt(rungs, to)) };
+      const to = levels.findIndex(({ level }) => level.id === step.levelId);
+      return to < 0 ? { index, dose } : { index: to, dose: beginOf(itemAt(levels, to)) };
     }
     case 'amount':
       return { index, dose: { ...dose, amount: step.to } };
@@ -130,8 +130,8 @@ function stepped(
     case 'effort':
       return { index, dose: { ...dose, effortPercent: step.to } };
     case 'ease': {
-      const rung = itemAt(rungs, index);
-      return { index, dose: inWeek(rung, dose, true) };
+      const level = itemAt(levels, index);
+      return { index, dose: inWeek(level, dose, true) };
     }
     case 'hold':
       return { index, dose };
@@ -139,7 +139,7 @@ function stepped(
 }
 
 /** How much of a level’s gate a dose is, 0–1. */
-function shareOfGate({ level, unit }: Rung, { sets, amount }: Dosed, method: Method): number {
+function shareOfGate({ level, unit }: SimulatedLevel, { sets, amount }: Dosed, method: Method): number {
   const gate = gateOf(level, unit, method);
   return gate ? Math.min(1, (sets * amount) / (gate.sets * gate.amount)) : 0;
 }

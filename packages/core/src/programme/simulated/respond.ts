@@ -3,7 +3,7 @@ import { working } from '../../vocabulary/constant.js';
 import type { MorningScores } from '../../rules/reports/morning.js';
 import type { SimulatedAthlete } from './athlete.js';
 import type { Chance } from './chance.js';
-import type { Rung } from './rungs.js';
+import type { SimulatedLevel } from './simulated-levels.js';
 
 /** How somebody stands who does not exist. */
 export interface SimulatedState {
@@ -18,8 +18,8 @@ export interface SimulatedState {
 }
 
 /** What is asked in a session of one movement. */
-export interface Asked {
-  readonly rung: Rung;
+export interface Prescribed {
+  readonly level: SimulatedLevel;
   readonly sets: number;
   readonly amount: number;
   readonly effortPercent: number | null;
@@ -79,15 +79,15 @@ const NIGHT_DAYS = 0.6;
 const whole = (value: number) => Math.min(10, Math.max(0, Math.round(value)));
 
 /** What of the sets was done, for how long, and how near to the end of the strength the hardest moment was, 0–1 and above. */
-function worked({ rung, sets, amount }: Asked, effort: number) {
-  const fullS = effort >= 1 ? 0.5 : enduranceS(rung.rates, effort);
+function worked({ level, sets, amount }: Prescribed, effort: number) {
+  const fullS = effort >= 1 ? 0.5 : enduranceS(level.rates, effort);
   let [used, setsDone, amountDone, seconds, worst] = [0, 0, amount, 0, effort];
   for (let set = 0; set < sets; set++) {
-    const wanted = (amount * rung.secondsEach) / fullS;
+    const wanted = (amount * level.secondsEach) / fullS;
     const done = wanted <= 1 - used ? amount : Math.floor((amount * (1 - used)) / wanted);
     amountDone = Math.min(amountDone, done);
-    seconds += done * rung.secondsEach;
-    const after = Math.min(1, used + (done * rung.secondsEach) / fullS);
+    seconds += done * level.secondsEach;
+    const after = Math.min(1, used + (done * level.secondsEach) / fullS);
     worst = Math.max(worst, effort + (1 - effort) * after);
     used = after * PAUSE_LEAVES;
     if (done < amount) break;
@@ -97,17 +97,17 @@ function worked({ rung, sets, amount }: Asked, effort: number) {
 }
 
 /** What it did to the tissue, in units of what is borne. */
-function loadOf({ rung }: Asked, effort: number, seconds: number, tolerance: number): number {
-  const strain = rung.isPressed ? (rung.strain * effort) / rung.effort : rung.strain;
+function loadOf({ level }: Prescribed, effort: number, seconds: number, tolerance: number): number {
+  const strain = level.isPressed ? (level.strain * effort) / level.effort : level.strain;
   return (LOAD_UNIT * (seconds / 60) * (Math.min(1.2, strain) / 0.5) ** LOAD_POWER) / tolerance;
 }
 
 /** Somebody who does not exist does a session: what the coach sees of it, and how they stand after. */
-export function respond(who: SimulatedAthlete, from: SimulatedState, asked: Asked, chance: Chance): Response {
-  const { rung, effortPercent } = asked;
-  const effort = rung.isPressed ? (effortPercent ?? 50) / 100 : rung.effort / from.strength;
-  const { setsDone, amountDone, seconds, worst } = worked(asked, effort);
-  const load = loadOf(asked, effort, seconds, from.tolerance);
+export function respond(who: SimulatedAthlete, from: SimulatedState, prescribed: Prescribed, chance: Chance): Response {
+  const { level, effortPercent } = prescribed;
+  const effort = level.isPressed ? (effortPercent ?? 50) / 100 : level.effort / from.strength;
+  const { setsDone, amountDone, seconds, worst } = worked(prescribed, effort);
+  const load = loadOf(prescribed, effort, seconds, from.tolerance);
   const irritation = from.irritation + load;
   const over = irritation / who.threshold;
   const flared = from.flareDays === 0 && chance.happens(1 - Math.exp(-FLARE_RATE * Math.max(0, over - 1)));

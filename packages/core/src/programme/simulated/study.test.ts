@@ -6,12 +6,12 @@ import { itemAt, must } from '../../vocabulary/lists.js';
 import { drawnAthlete } from './athlete.js';
 import { chanceOf } from './chance.js';
 import { freshState, respond, rested } from './respond.js';
-import { rungsOf } from './rungs.js';
+import { simulatedLevels } from './simulated-levels.js';
 import { shareOf } from '../../effort/share.js';
 import { type StudyQuestion, studied } from './study.js';
 
 const movement = must(shippedMovement('strength.palm-lift'), 'palm lift');
-const rungs = rungsOf(movement, referencePerson(REFERENCE_BODIES['not stated'], '2026-01-05'));
+const levels = simulatedLevels(movement, referencePerson(REFERENCE_BODIES['not stated'], '2026-01-05'));
 const question = (more: Partial<StudyQuestion> = {}): StudyQuestion => ({
   movement,
   methods: [METHODS['floor-loading']],
@@ -28,7 +28,7 @@ describe('simulated athletes', () => {
   });
 
   test('who is stronger, rests longer or has a higher threshold is hurt less often', () => {
-    const asked = { rung: itemAt(rungs, 3), sets: 3, amount: 10, effortPercent: null };
+    const prescribed = { level: itemAt(levels, 3), sets: 3, amount: 10, effortPercent: null };
     const flares = (change: object, restDays: number) => {
       let count = 0;
       for (let seed = 0; seed < 300; seed++) {
@@ -36,7 +36,7 @@ describe('simulated athletes', () => {
         const who = { ...drawnAthlete(chance), strength: 1, threshold: 1, tolerance: 1, ...change };
         let state = freshState(who);
         for (let session = 0; session < 4; session++) {
-          const { flared, state: after } = respond(who, state, asked, chance);
+          const { flared, state: after } = respond(who, state, prescribed, chance);
           if (flared) {
             count++;
             break;
@@ -59,7 +59,7 @@ describe('simulated athletes', () => {
       respond(
         { ...who, strength },
         freshState({ ...who, strength }),
-        { rung: itemAt(rungs, 3), sets: 2, amount: 10, effortPercent: null },
+        { level: itemAt(levels, 3), sets: 2, amount: 10, effortPercent: null },
         chance,
       );
     expect(at(2).setsDone).toBe(2);

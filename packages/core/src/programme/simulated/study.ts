@@ -6,7 +6,7 @@ import { type Method, METHOD_LIMITS } from '../../model/method.js';
 import type { Movement } from '../../model/movement.js';
 import type { Limit } from '../../vocabulary/limit.js';
 import { type CourseOutcome, type CourseRules, simulatedCourse } from './course.js';
-import { rungsOf } from './rungs.js';
+import { simulatedLevels } from './simulated-levels.js';
 
 /** Bounds of what may be asked of a study. */
 export const STUDY_LIMITS = {
@@ -63,8 +63,8 @@ const BATCH = 50;
 /** Goes through all courses; yields how many are done, and ends with the rows. The same question comes to the same figures. */
 export function* study(question: StudyQuestion): Generator<number, StudyRow[]> {
   const { movement, methods, athletes, seed, weeks, sessionsPerStep, daysPerStep, sessionsPerWeek, easierEvery } = question;
-  const rungs = rungsOf(movement, referencePerson(REFERENCE_BODIES['not stated'], STUDY_DAY));
-  if (rungs.length === 0) throw new RangeError(`${movement.name} has no level that an average person could do.`);
+  const levels = simulatedLevels(movement, referencePerson(REFERENCE_BODIES['not stated'], STUDY_DAY));
+  if (levels.length === 0) throw new RangeError(`${movement.name} has no level that an average person could do.`);
   const rows: StudyRow[] = [];
   let done = 0;
   for (const method of methods) {
@@ -82,7 +82,7 @@ export function* study(question: StudyQuestion): Generator<number, StudyRow[]> {
     const outcomes: CourseOutcome[] = [];
     for (let number = 0; number < athletes; number++) {
       // The same people go through every method.
-      outcomes.push(simulatedCourse(movement, rungs, rules, seed + number * SEED_STEP));
+      outcomes.push(simulatedCourse(movement, levels, rules, seed + number * SEED_STEP));
       done++;
       if (done % BATCH === 0) yield done;
     }

@@ -129,9 +129,9 @@ const anyCase = fc.record({
 });
 type Case = typeof anyCase extends fc.Arbitrary<infer T> ? T : never;
 
-const question = ({ person, method, athlete, ...asked }: Case) =>
+const question = ({ person, method, athlete, ...rest }: Case) =>
   ({
-    ...asked,
+    ...rest,
     person: PERSONS[person]!,
     method: METHODS[method],
     athlete,
@@ -148,17 +148,17 @@ const looked = (usual: number) => ({
   endOnFailure: process.env['SHRINK'] === undefined,
 });
 
-const found = (asked: SessionQuestion) => findingsOf(viewOf(asked));
+const found = (session: SessionQuestion) => findingsOf(viewOf(session));
 
 describe('any sequence, for anybody, by any method', () => {
   test('is answered in finite numbers and whole sentences, about blocks that are there', () => {
     fc.assert(
-      fc.property(anyCase, (asked) => {
-        expect(checkSequence(asked.sequence, shippedMovement)).toEqual([]);
-        const view = viewOf(question(asked));
+      fc.property(anyCase, (session) => {
+        expect(checkSequence(session.sequence, shippedMovement)).toEqual([]);
+        const view = viewOf(question(session));
         for (const dose of view.account.doses.values()) expect(dose).toBeGreaterThanOrEqual(0);
         for (const { lowest } of view.courses.values()) expect(lowest).toBeGreaterThanOrEqual(0);
-        const ids = new Set(asked.sequence.blocks.map(({ id }) => id));
+        const ids = new Set(session.sequence.blocks.map(({ id }) => id));
         for (const { text, blockIds } of findingsOf(view)) {
           expect(sentenceText(text)).not.toMatch(/NaN|undefined|Infinity|null/);
           expect(blockIds.filter((id) => !ids.has(id))).toEqual([]);
@@ -170,14 +170,14 @@ describe('any sequence, for anybody, by any method', () => {
 
   test('every offer leaves a sequence that can be carried out, its finding is gone, and nothing as grave has come', () => {
     fc.assert(
-      fc.property(anyCase, (asked) => {
-        const view = viewOf(question(asked));
+      fc.property(anyCase, (session) => {
+        const view = viewOf(question(session));
         const before = findingsOf(view);
         for (const finding of before) {
           for (const { edits, label } of offersFor(view, finding)) {
-            const sequence = applyEdits(asked.sequence, edits);
+            const sequence = applyEdits(session.sequence, edits);
             expect(checkSequence(sequence, shippedMovement)).toEqual([]);
-            const after = found(question({ ...asked, sequence }));
+            const after = found(question({ ...session, sequence }));
             expect(after.map(keyOfFinding)).not.toContain(keyOfFinding(finding));
             expect([sentenceText(label), newlyGrave(finding, before, after)]).toEqual([sentenceText(label), []]);
           }
@@ -189,11 +189,11 @@ describe('any sequence, for anybody, by any method', () => {
 
   test('taking one offer after another comes to an end', () => {
     fc.assert(
-      fc.property(anyCase, (asked) => {
-        let { sequence } = asked;
+      fc.property(anyCase, (session) => {
+        let { sequence } = session;
         const done: string[] = [];
         for (let round = 0; round < 120; round++) {
-          const view = viewOf(question({ ...asked, sequence }));
+          const view = viewOf(question({ ...session, sequence }));
           const next = firstOffer(view);
           if (!next) return;
           done.push(sentenceText(next.label));
@@ -213,8 +213,8 @@ describe('any sequence, for anybody, by any method', () => {
           ...any,
           blocks: any.blocks.map((block) => ({ ...block, dose: withoutOpenEnds(block.dose) })),
         };
-        const asked = { sequence, person: 0, method: 'daily-range', athlete: null } as const;
-        const [plain, mirrored] = [asked, { ...asked, sequence: mirror(sequence) }].map((one) => viewOf(question(one)));
+        const session = { sequence, person: 0, method: 'daily-range', athlete: null } as const;
+        const [plain, mirrored] = [session, { ...session, sequence: mirror(sequence) }].map((one) => viewOf(question(one)));
         for (const hand of HANDS) {
           const opposite = otherHand(hand);
           const { workS, repetitions } = plain!.account.hands[hand];

@@ -61,8 +61,8 @@ function evened(
     .flatMap((movement) => movement.ladder.filter(({ loading }) => loading === 'resisted').map((level) => ({ movement, level })))
     .flatMap(({ movement, level }) => choose({ ...view, shelf: [{ ...movement, ladder: [level] }] }, () => true) ?? []);
   for (const choice of open) {
-    const asked = formOf(view.person, choice.level, choice.dose);
-    if (!asked || effortOf(asked.demand) > EVENED_BY_PERCENT) continue;
+    const form = formOf(view.person, choice.level, choice.dose);
+    if (!form || effortOf(form.demand) > EVENED_BY_PERCENT) continue;
     const { [less]: perSet = 0, [more]: perSetMore = 0 } = dosesOfSet(view, choice);
     if (!(perSet > 0)) continue;
     for (let sets = 1; sets <= MOST_SETS; sets++) {

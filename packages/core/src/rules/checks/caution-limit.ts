@@ -40,7 +40,7 @@ function sparing(view: SessionView, seen: BlockView, entry: RecordedCaution, han
   const ended = withoutOpenEnds(dose);
   const isAllowed = seen.forms.every((form) => !brokenBy([entry], hands, { level: form.level, demand: asWorked(seen, form) }));
   if (ended !== dose && isAllowed) return changing('Set a maximum for the open-ended set', seen, ended);
-  return easing(view, seen, (form, asked) => !brokenBy([entry], hands, { ...form, toFailure: goesToFailure(asked) }));
+  return easing(view, seen, (form, otherDose) => !brokenBy([entry], hands, { ...form, toFailure: goesToFailure(otherDose) }));
 }
 
 /** What a block asks, each hand at the hardest moment of its work: the second of two directions may ask more than the first. */

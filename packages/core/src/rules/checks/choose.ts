@@ -25,15 +25,17 @@ import type { Equipment } from '../../vocabulary/places.js';
 export const ANYWHERE: readonly Equipment[] = ['mat', 'chair', 'table', 'wall', 'towel'];
 
 /** What it takes to say whether a level may be proposed to somebody. */
-type ForWhom = Pick<SessionView, 'athlete' | 'person' | 'method'>;
+type Subject = Pick<SessionView, 'athlete' | 'person' | 'method'>;
 
 /** What a level needs that is not at hand. */
-export const missingFor = ({ athlete }: Pick<ForWhom, 'athlete'>, movement: Movement, level: Level, dose?: Dose): Equipment[] =>
+export const missingFor = ({ athlete }: Pick<Subject, 'athlete'>, movement: Movement, level: Level, dose?: Dose): Equipment[] =>
   athlete ? equipmentFor(movement, level, dose).filter((thing) => !athlete.equipment.includes(thing)) : [];
 
 /** What a level needs that is not there to be proposed with: not at hand, or not to be found in any room where nobody said what there is. */
-export const lackingFor = (whom: Pick<ForWhom, 'athlete'>, movement: Movement, level: Level, dose?: Dose): Equipment[] =>
-  whom.athlete ? missingFor(whom, movement, level, dose) : equipmentFor(movement, level, dose).filter((thing) => !ANYWHERE.includes(thing));
+export const lackingFor = (subject: Pick<Subject, 'athlete'>, movement: Movement, level: Level, dose?: Dose): Equipment[] =>
+  subject.athlete
+    ? missingFor(subject, movement, level, dose)
+    : equipmentFor(movement, level, dose).filter((thing) => !ANYWHERE.includes(thing));
 
 /** The effort of the hand that works harder, percent. */
 export const effortOf = (demand: Demand) => Math.max(demand.left.effortPercent, demand.right.effortPercent);
@@ -43,16 +45,16 @@ export const isPastRange = (demand: Demand) =>
   [demand.left.angle, demand.right.angle].some((angle) => angle && rangeVerdict(angle.deg, angle.rangeDeg) === 'past');
 
 /** Whether a level may be proposed to this person at all: things at hand, nothing against it, range and strength enough. */
-export function isOpen(view: ForWhom, movement: Movement, level: Level, dose: Dose): boolean {
+export function isOpen(view: Subject, movement: Movement, level: Level, dose: Dose): boolean {
   if (lackingFor(view, movement, level, dose).length > 0 || unusualInDose(dose, level.dosing).length > 0) return false;
   const cautions = view.athlete?.cautions ?? [];
   const hands = handsWorking(dose.sides);
   const concerns = concernsOf(movement, level, cautions, hands);
   if (concerns.stops.length || concerns.avoid.length) return false;
-  const asked = formOf(view.person, level, dose);
-  if (!asked || isPastRange(asked.demand)) return false;
-  if (brokenBy(cautions, hands, { ...asked, toFailure: goesToFailure(dose) })) return false;
-  return effortOf(asked.demand) <= Math.min(100, view.method.effortCeilingPercent);
+  const form = formOf(view.person, level, dose);
+  if (!form || isPastRange(form.demand)) return false;
+  if (brokenBy(cautions, hands, { ...form, toFailure: goesToFailure(dose) })) return false;
+  return effortOf(form.demand) <= Math.min(100, view.method.effortCeilingPercent);
 }
 
 /** A level that may be proposed, with its dose. */

@@ -47,7 +47,7 @@ const paceOf = (forms: readonly BlockForm[]) =>
 function gently({ person }: SessionView, seen: BlockView): Fix {
   const { block, level, forms } = seen;
   const gentle: Dose = { ...level.dose, sides: block.dose.sides, directions: block.dose.directions };
-  const [asked, usual] = [formOf(person, level, block.dose), formOf(person, level, gentle)];
-  const hurried = asked && usual ? (paceOf(forms) / paceOf([asked])) * paceOf([usual]) : 0;
+  const [form, usual] = [formOf(person, level, block.dose), formOf(person, level, gentle)];
+  const hurried = form && usual ? (paceOf(forms) / paceOf([form])) * paceOf([usual]) : 0;
   return hurried > MOST_PER_MINUTE ? removing('Remove this block', [seen]) : changing('Do it slowly, at the usual dose', seen, gentle);
 }

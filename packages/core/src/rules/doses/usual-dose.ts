@@ -23,13 +23,13 @@ export function unusualInDose(dose: Dose, kind: DosingKind): string[] {
 /** The dose nearest to this one that lies within its customary range; the same dose when it does already. */
 export function usualDose(dose: Dose, kind: DosingKind): Dose {
   const range: UsualRange = USUAL_RANGES[kind];
-  const within = (value: number, usual: Range | undefined) => (usual ? Math.min(usual[1], Math.max(usual[0], value)) : value);
+  const form = (value: number, usual: Range | undefined) => (usual ? Math.min(usual[1], Math.max(usual[0], value)) : value);
   const amount = range.amount[dose.work.kind];
-  const amounts = withAmounts(dose, (now, { open }) => (open === 'form' ? now : within(now, amount)));
+  const amounts = withAmounts(dose, (now, { open }) => (open === 'form' ? now : form(now, amount)));
   return {
     ...withSets(amounts, range.sets),
-    ...(dose.effortPercent !== undefined && { effortPercent: within(dose.effortPercent, range.effortPercent) }),
-    ...(dose.holdS !== undefined && { holdS: within(dose.holdS, range.holdS) }),
+    ...(dose.effortPercent !== undefined && { effortPercent: form(dose.effortPercent, range.effortPercent) }),
+    ...(dose.holdS !== undefined && { holdS: form(dose.holdS, range.holdS) }),
   };
 }
 

@@ -18,8 +18,8 @@ const TOLD = 2;
 export function editWords(sequence: Sequence, edits: readonly Edit[], lookup: MovementLookup): Sentence {
   const changes = editChanges(sequence, edits, lookup, TOLD);
   const more = changes.length - TOLD;
-  const told = joinSentences(changes.slice(0, TOLD), '; ');
-  return more > 0 ? say`${told}; and ${more} more` : told;
+  const changesText = joinSentences(changes.slice(0, TOLD), '; ');
+  return more > 0 ? say`${changesText}; and ${more} more` : changesText;
 }
 
 /**
@@ -42,8 +42,9 @@ function blockChanges(before: Sequence, after: Sequence, lookup: MovementLookup,
   const was = new Map(before.blocks.map((block, index) => [block.id, { block, index }]));
   const is = new Set(after.blocks.map(({ id }) => id));
   const name = (block: Block) => lookup(block.movementId)?.name ?? block.movementId;
-  const gone = before.blocks.filter(({ id }) => !is.has(id));
-  const out = gone.length > named ? [`remove ${counted(gone.length, 'block')}`] : gone.map((block) => `remove ${lowered(name(block))}`);
+  const removed = before.blocks.filter(({ id }) => !is.has(id));
+  const out =
+    removed.length > named ? [`remove ${counted(removed.length, 'block')}`] : removed.map((block) => `remove ${lowered(name(block))}`);
   const changed = after.blocks.flatMap((block): Sentence[] => {
     const old = was.get(block.id)?.block;
     if (!old) return [say`add ${lowered(name(block))}, ${levelAndDose(block, lookup)}`];

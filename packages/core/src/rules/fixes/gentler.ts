@@ -137,8 +137,8 @@ function others(view: SessionView, block: BlockView): Edit[][] {
   return sameFamily(view, block)
     .filter(({ movement }) => movement.trains.some((group) => block.movement.trains.includes(group)))
     .filter(({ level, dose }) => {
-      const asked = formOf(view.person, level, dose);
-      return asked !== null && effortOf(asked.demand) < before;
+      const form = formOf(view.person, level, dose);
+      return form !== null && effortOf(form.demand) < before;
     })
     .slice(0, TRIES)
     .map((choice) => instead(block, choice));

@@ -21,12 +21,12 @@ const LINES: readonly Line[] = [
 const THINGS = ['mat', 'chair', 'table', 'wall', 'handles', 'soft ball'];
 const view = (caution = 'nothing', things: readonly string[] = THINGS) => {
   const of = athlete(caution, things);
-  const minded = { ...of, cautions: caution === 'nothing' ? [] : of.cautions };
+  const restricted = { ...of, cautions: caution === 'nothing' ? [] : of.cautions };
   return viewOf(
     ask(write(LINES, { methodId: 'woven-into-practice' }), {
       person,
       method: METHODS['woven-into-practice'],
-      athlete: minded,
+      athlete: restricted,
     }),
   );
 };

@@ -4,17 +4,17 @@ import { maximum } from '../../mechanics/belief.js';
 import type { Person } from '../../mechanics/capacity.js';
 import { REFERENCE_BODIES } from '../../model/body.js';
 import { type Climb, CLIMBS } from '../../model/movement.js';
-import { climbedBy, flatSteps, rungsOf, workSeconds } from './ladder.js';
+import { climbedBy, flatSteps, levelDemands, workSeconds } from './ladder.js';
 
 const MAN: Person = { body: REFERENCE_BODIES.male, ageYears: 30, evidence: [], today: '2026-11-24' };
 
 describe('what a ladder climbs', () => {
   test('is read from the demand by what the ladder says it climbs', () => {
     const support = shippedMovement('bearing.palm-support')!;
-    const rung = rungsOf(MAN, support).find(({ level }) => level.id === 'all-fours');
-    const as = (climbs: Climb) => climbedBy({ ...support, climbs }, rung!.level, rung!.demand);
-    expect(as('hand load')).toBe(rung!.demand.left.loadPercentBW);
-    expect(as('effort')).toBe(Math.max(rung!.demand.left.effortPercent, rung!.demand.right.effortPercent));
+    const levelEntry = levelDemands(MAN, support).find(({ level }) => level.id === 'all-fours');
+    const as = (climbs: Climb) => climbedBy({ ...support, climbs }, levelEntry!.level, levelEntry!.demand);
+    expect(as('hand load')).toBe(levelEntry!.demand.left.loadPercentBW);
+    expect(as('effort')).toBe(Math.max(levelEntry!.demand.left.effortPercent, levelEntry!.demand.right.effortPercent));
     expect(as('wrist angle')).toBeCloseTo(78.463, 3);
     expect(as('stretch')).toBeGreaterThan(1);
     expect([as('speed'), as('pressure')]).toEqual([0, 0]);

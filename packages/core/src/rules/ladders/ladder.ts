@@ -12,14 +12,14 @@ import { HANDS } from '../../vocabulary/hands.js';
 export const RISE = 1.01;
 
 /** A level with what it asks of a person and where it stands on its ladder's scale. */
-export interface Rung {
+export interface LevelDemand {
   readonly level: Level;
   readonly demand: Demand;
   readonly climbed: number;
 }
 
 /** Every level of a ladder with its demand for a person. @throws as `demandOf` */
-export function rungsOf(person: Person, movement: Movement): Rung[] {
+export function levelDemands(person: Person, movement: Movement): LevelDemand[] {
   return movement.ladder.map((level) => {
     const demand = demandOf(person, level);
     return { level, demand, climbed: climbedBy(movement, level, demand) };
@@ -60,15 +60,15 @@ export function workSeconds(movement: Movement, level: Level, dose: Dose = level
 
 /** A step of a ladder that does not rise. */
 export interface FlatStep {
-  readonly from: Rung;
-  readonly to: Rung;
+  readonly from: LevelDemand;
+  readonly to: LevelDemand;
 }
 
 /** Steps that ask for no more than the one below, for this person: a ladder with any is a defect. */
 export function flatSteps(person: Person, movement: Movement): FlatStep[] {
-  const rungs = rungsOf(person, movement);
-  return rungs.slice(1).flatMap((to, index) => {
-    const from = itemAt(rungs, index);
+  const demands = levelDemands(person, movement);
+  return demands.slice(1).flatMap((to, index) => {
+    const from = itemAt(demands, index);
     return to.climbed > from.climbed * RISE && to.climbed > 0 ? [] : [{ from, to }];
   });
 }

@@ -8,7 +8,7 @@ import type { WorkDone } from './work-done.js';
 const movement = must(shippedMovement('bearing.palm-support'), 'palm support');
 const method = METHODS['floor-loading'];
 const TODAY = '2026-06-10';
-const id = (rung: number) => itemAt(movement.ladder, rung).id;
+const id = (levelIndex: number) => itemAt(movement.ladder, levelIndex).id;
 
 /** One session for each amount, so many days apart, the last one yesterday. */
 const held = (seconds: readonly number[], apart = 3): WorkDone[] =>

@@ -13,7 +13,7 @@ import { runs } from '../../properties.fixture.js';
 
 const TODAY = '2026-06-10';
 const movement = must(shippedMovement('bearing.palm-support'), 'palm support');
-const rung = (index: number) => itemAt(movement.ladder, index).id;
+const levelIdAt = (index: number) => itemAt(movement.ladder, index).id;
 const question: StandingQuestion = { movement, method: METHODS['floor-loading'], today: TODAY, isBarred: false };
 
 let sessions = 0;
@@ -25,7 +25,7 @@ const done = (change: Partial<WorkDone> & { daysAgo: number }): WorkDone => {
     endedAt: `${addDays(TODAY, -daysAgo)}T10:00:00.000Z`,
     onDay: addDays(TODAY, -daysAgo),
     movementId: movement.id,
-    levelId: rung(1),
+    levelId: levelIdAt(1),
     hand: 'left',
     unit: 'seconds',
     sets: 2,
@@ -102,7 +102,7 @@ describe('what comes next', () => {
     expect(stepOf(...at(1, 30))).toEqual({ kind: 'sets', to: 2 });
     const standing = standingOf(at(2, 30), question);
     expect(standing.streak).toBe(2);
-    expect(standing.step).toEqual({ kind: 'level up', levelId: rung(2) });
+    expect(standing.step).toEqual({ kind: 'level up', levelId: levelIdAt(2) });
     expect(sentenceText(standing.why)).toBe(`2 sets of 30 s in 2 sessions: done. Next comes “${itemAt(movement.ladder, 2).name}”.`);
   });
 
@@ -165,7 +165,7 @@ describe('what comes next', () => {
 
   describe('form', () => {
     const KNUCKLE = 'Index knuckle lifts';
-    const at = (daysAgo: number, formFaults: readonly string[] = [], levelId = rung(1)) =>
+    const at = (daysAgo: number, formFaults: readonly string[] = [], levelId = levelIdAt(1)) =>
       done({ daysAgo, amount: 30, formFaults, levelId });
 
     test('no gate is met with a fault, however long it was held', () => {
@@ -181,7 +181,7 @@ describe('what comes next', () => {
         why: 'Index knuckle lifts, 2 sessions in a row: do less until it’s pain-free.',
       });
       expect(stepOf(at(5, ['Held breath']), at(2, [KNUCKLE]))).toEqual({ kind: 'hold' });
-      expect(stepOf(at(5, [KNUCKLE], rung(2)), at(2, [KNUCKLE]))).toEqual({ kind: 'hold' });
+      expect(stepOf(at(5, [KNUCKLE], levelIdAt(2)), at(2, [KNUCKLE]))).toEqual({ kind: 'hold' });
       expect(stepOf(at(8, [KNUCKLE]), at(5), at(2, [KNUCKLE]))).toEqual({ kind: 'hold' });
     });
 
@@ -191,19 +191,19 @@ describe('what comes next', () => {
   });
 
   test('after two weeks without it a level back; on the lowest, less of it', () => {
-    expect(stepOf(done({ daysAgo: 15 }))).toEqual({ kind: 'level down', levelId: rung(0) });
-    expect(stepOf(done({ daysAgo: 15, levelId: rung(0) }))).toEqual({ kind: 'ease' });
+    expect(stepOf(done({ daysAgo: 15 }))).toEqual({ kind: 'level down', levelId: levelIdAt(0) });
+    expect(stepOf(done({ daysAgo: 15, levelId: levelIdAt(0) }))).toEqual({ kind: 'ease' });
     expect(stepOf(done({ daysAgo: 13 }))).toEqual({ kind: 'hold' });
   });
 
   test('after a flare-up the last level without trouble', () => {
     const history = [
-      done({ daysAgo: 9, levelId: rung(1) }),
-      done({ daysAgo: 5, levelId: rung(3), discomfort: 3 }),
-      done({ daysAgo: 2, levelId: rung(3), discomfort: 6 }),
+      done({ daysAgo: 9, levelId: levelIdAt(1) }),
+      done({ daysAgo: 5, levelId: levelIdAt(3), discomfort: 3 }),
+      done({ daysAgo: 2, levelId: levelIdAt(3), discomfort: 6 }),
     ];
     const standing = standingOf(history, question);
-    expect(standing.step).toEqual({ kind: 'level down', levelId: rung(1) });
+    expect(standing.step).toEqual({ kind: 'level down', levelId: levelIdAt(1) });
     expect(sentenceText(standing.why)).toBe('Discomfort 6 of 10: go back to the last pain-free level, from 1 Jun 2026.');
   });
 
@@ -211,7 +211,7 @@ describe('what comes next', () => {
     const careful = { ...question, method: METHODS['careful-return'] };
     expect(standingOf([done({ daysAgo: 2, discomfort: 3 })], careful).step).toEqual({
       kind: 'level down',
-      levelId: rung(0),
+      levelId: levelIdAt(0),
     });
   });
 
@@ -249,7 +249,7 @@ const anyHistory = fc.array(
 test('nothing ever grows while a stop stands, after trouble, after a gap, or by more than one step', () => {
   fc.assert(
     fc.property(anyHistory, fc.boolean(), (drawn, isBarred) => {
-      const history = drawn.sort((a, b) => b.daysAgo - a.daysAgo).map(({ level, ...rest }) => done({ ...rest, levelId: rung(level) }));
+      const history = drawn.sort((a, b) => b.daysAgo - a.daysAgo).map(({ level, ...rest }) => done({ ...rest, levelId: levelIdAt(level) }));
       const { step } = standingOf(history, { ...question, isBarred });
       const last = lastOf(history);
       const daysAgo = Math.min(...drawn.map((each) => each.daysAgo));

@@ -109,7 +109,7 @@ function lessAfter(history: readonly WorkDone[], { id }: Level, { movement, meth
   const hurts = last.discomfort !== null && adviseOnDiscomfort(last.discomfort, method.discomfort) === 'ease-or-stop';
   if (hurts || last.morning === 'step-back' || last.morning === 'refer') {
     const because = hurts ? 'hurt' : 'morning';
-    const told = hurts ? `Discomfort ${last.discomfort} of 10` : 'A worse next-day check';
+    const symptom = hurts ? `Discomfort ${last.discomfort} of 10` : 'A worse next-day check';
     const calm = history
       .slice(0, -1)
       .findLast(
@@ -126,10 +126,10 @@ function lessAfter(history: readonly WorkDone[], { id }: Level, { movement, meth
       return {
         step: { kind: 'level down', levelId: calm.levelId },
         because,
-        why: say`${told}: go back to the last pain-free level, from ${calendarDay(calm.onDay)}.`,
+        why: say`${symptom}: go back to the last pain-free level, from ${calendarDay(calm.onDay)}.`,
       };
-    if (below) return { step: { kind: 'level down', levelId: below.id }, because, why: say`${told}: go back a level.` };
-    return { step: { kind: 'ease' }, because, why: say`${told} on the lowest level: do less of it, or a different movement.` };
+    if (below) return { step: { kind: 'level down', levelId: below.id }, because, why: say`${symptom}: go back a level.` };
+    return { step: { kind: 'ease' }, because, why: say`${symptom} on the lowest level: do less of it, or a different movement.` };
   }
   if (away < AWAY_DAYS) return againOutOfForm(history, id);
   const gap = `${away} days since the last time`;

@@ -5,13 +5,13 @@ import type { Step } from './level-standing.js';
 import { doseNow, levelNow, type HandStanding } from './progressed.js';
 
 const hold = must(shippedMovement('bearing.palm-support'), 'palm support');
-const at = (rung: number, step: Step = { kind: 'hold' }, amount = 20, sets = 2): HandStanding => ({
+const at = (levelIndex: number, step: Step = { kind: 'hold' }, amount = 20, sets = 2): HandStanding => ({
   movementId: hold.id,
-  levelId: itemAt(hold.ladder, rung).id,
+  levelId: itemAt(hold.ladder, levelIndex).id,
   step,
   last: { unit: 'seconds', sets, amount, effortPercent: null },
 });
-const id = (rung: number) => itemAt(hold.ladder, rung).id;
+const id = (levelIndex: number) => itemAt(hold.ladder, levelIndex).id;
 
 describe('the level that hands have come to', () => {
   test('is the lower of both', () => expect(levelNow(hold, [at(2), at(1)])?.id).toBe(id(1)));

@@ -13,8 +13,8 @@ export type HandStanding = Pick<LevelStanding, 'movementId' | 'levelId' | 'step'
 export function levelNow(movement: Movement, standings: readonly HandStanding[]): Level | undefined {
   const mine = standings.filter(({ movementId }) => movementId === movement.id);
   const to = mine.map(({ levelId, step }) => (step.kind === 'level down' || step.kind === 'level up' ? step.levelId : levelId));
-  const rungs = to.map((id) => movement.ladder.findIndex((level) => level.id === id)).filter((rung) => rung >= 0);
-  return rungs.length > 0 ? movement.ladder[Math.min(...rungs)] : undefined;
+  const levelIndexes = to.map((id) => movement.ladder.findIndex((level) => level.id === id)).filter((levelIndex) => levelIndex >= 0);
+  return levelIndexes.length > 0 ? movement.ladder[Math.min(...levelIndexes)] : undefined;
 }
 
 /**

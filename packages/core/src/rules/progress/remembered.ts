@@ -32,8 +32,8 @@ export function levelFor(movement: Movement, open: readonly Level[], past: reado
   if (!last) return open[0];
   const wasAway = hoursBetween(last.endedAt, now) >= AWAY_DAYS * HOURS_PER_DAY;
   const below = wasAway ? neighbourLevel(movement, last.levelId, -1) : undefined;
-  const known = below ?? findLevel(movement, last.levelId);
-  return known && open.includes(known) ? known : open[0];
+  const level = below ?? findLevel(movement, last.levelId);
+  return level && open.includes(level) ? level : open[0];
 }
 const HOURS_PER_DAY = 24;
 

@@ -49,8 +49,8 @@ export function daily(works: readonly WorkDone[]): WorkDone[] {
     const last = lastOf(same);
     if (same.length === 1) return last;
     const worst = (of: (done: WorkDone) => number | null) => {
-      const told = same.map(of).filter((score) => score !== null);
-      return told.length > 0 ? Math.max(...told) : null;
+      const scores = same.map(of).filter((score) => score !== null);
+      return scores.length > 0 ? Math.max(...scores) : null;
     };
     return {
       ...last,

@@ -145,11 +145,11 @@ function feltOf({ reports, complaints }: LedSession, blockId: string, hand: Hand
     .filter((each) => each.blockId === blockId)
     .sort((a, b) => a.at.localeCompare(b.at))
     .at(-1);
-  const told = [
+  const scores = [
     ...(report ? [report.discomfort] : []),
     ...complaints
       .filter((each) => each.blockId === blockId && (each.hand === hand || each.hand === 'both'))
       .map(({ discomfort }) => discomfort),
   ];
-  return { discomfort: told.length > 0 ? Math.max(...told) : null, exertion: report?.exertion ?? null };
+  return { discomfort: scores.length > 0 ? Math.max(...scores) : null, exertion: report?.exertion ?? null };
 }

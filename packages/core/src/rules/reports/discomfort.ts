@@ -37,8 +37,8 @@ export function discomfortLevel(score: number): DiscomfortLevel {
 }
 
 const ASKS: Record<DiscomfortAdvice, string | null> = { 'go-on': null, 'hold-level': 'keep level', 'ease-or-stop': 'ease off' };
-/** What a score asks for beside its word, and why where the method is stricter than the scale; null where it asks for nothing. @example discomfortAsks(1, 'none') → 'keep level: this method allows none' */
-export function discomfortAsks(score: number, allowed: DiscomfortPolicy): string | null {
+/** What a score asks for beside its word, and why where the method is stricter than the scale; null where it asks for nothing. @example discomfortAdviceText(1, 'none') → 'keep level: this method allows none' */
+export function discomfortAdviceText(score: number, allowed: DiscomfortPolicy): string | null {
   const advice = adviseOnDiscomfort(score, allowed);
   const asks = ASKS[advice];
   return asks !== null && advice !== adviseOnDiscomfort(score, 'mild') ? `${asks}: this method allows none` : asks;

@@ -23,7 +23,7 @@ export function capsOf(entry: RecordedCaution): Caps[] {
 }
 
 /** What a hand does at a level, against which limits are held. */
-export interface HandAsked {
+export interface HandDemandAt {
   readonly level: WayOfLoading;
   readonly demand: HandDemand;
   /** Whether it goes on until the form fails. */
@@ -31,7 +31,7 @@ export interface HandAsked {
 }
 
 /** How a hand's work breaks what a caution asks, or the limits within which it was cleared; null when it does not. */
-export function brokenLimit(entry: RecordedCaution, { level, demand, toFailure = false }: HandAsked): string | null {
+export function brokenLimit(entry: RecordedCaution, { level, demand, toFailure = false }: HandDemandAt): string | null {
   for (const caps of capsOf(entry)) {
     const broken = brokenCap(caps, level, demand, toFailure);
     if (broken) return broken;
@@ -43,12 +43,12 @@ export function brokenLimit(entry: RecordedCaution, { level, demand, toFailure =
 export function brokenBy(
   cautions: readonly RecordedCaution[],
   hands: readonly Hand[],
-  asked: { readonly level: WayOfLoading; readonly demand: Demand; readonly toFailure?: boolean },
+  way: { readonly level: WayOfLoading; readonly demand: Demand; readonly toFailure?: boolean },
 ): { readonly entry: RecordedCaution; readonly broken: string } | null {
   for (const entry of cautions) {
     for (const hand of handsOf(entry)) {
       if (!hands.includes(hand)) continue;
-      const broken = brokenLimit(entry, { ...asked, demand: asked.demand[hand] });
+      const broken = brokenLimit(entry, { ...way, demand: way.demand[hand] });
       if (broken) return { entry, broken };
     }
   }

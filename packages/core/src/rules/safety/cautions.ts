@@ -80,8 +80,8 @@ export const keyOfStop = ({ stopped }: RecordedCaution): string | undefined =>
 
 /** Cautions with those of stopped sessions that are not among them yet. */
 export function withStops(cautions: readonly RecordedCaution[], stops: readonly RecordedCaution[]): readonly RecordedCaution[] {
-  const known = new Set(cautions.map(keyOfStop));
-  const fresh = stops.filter((stop) => !known.has(keyOfStop(stop)));
+  const cautionsNow = new Set(cautions.map(keyOfStop));
+  const fresh = stops.filter((stop) => !cautionsNow.has(keyOfStop(stop)));
   return fresh.length ? [...cautions, ...fresh] : cautions;
 }
 
@@ -89,7 +89,7 @@ export function withStops(cautions: readonly RecordedCaution[], stops: readonly 
  * What a new version of a record does to its stops that it may not: they are lifted by a clearance, never by taking them out, and come from
  * sessions alone.
  */
-export function checkStopsKept(before: readonly RecordedCaution[], after: readonly RecordedCaution[]): Fault[] {
+export function checkStopsStand(before: readonly RecordedCaution[], after: readonly RecordedCaution[]): Fault[] {
   const pinned = ({ caution, hand, since, stopped }: RecordedCaution) => ({ caution, hand, since, stopped });
   const lost = before.filter((entry) => entry.stopped && !after.some((other) => same<unknown>(pinned(other), pinned(entry))));
   const invented = after.findIndex((entry) => entry.stopped && !before.some((other) => keyOfStop(other) === keyOfStop(entry)));
@@ -132,9 +132,9 @@ export const barredWords = (entry: RecordedCaution): string =>
 
 /**
  * What a caution asks for, without what it is: “no loading until …”, or who cleared it within which limits.
- * @example cautionAsks({ caution: 'arthritis' }) → 'no added weight, mid-range only, warm the hands first.'
+ * @example precautionText({ caution: 'arthritis' }) → 'no added weight, mid-range only, warm the hands first.'
  */
-export function cautionAsks(entry: RecordedCaution): Sentence {
+export function precautionText(entry: RecordedCaution): Sentence {
   const { caution, place, stopped, clearedOn, clearedUntil } = entry;
   if (clearedOn && CAUTIONS[caution].rule === 'refer') return clearedWords(entry);
   if (caution === 'sore-place') return soreAdvice(place);
@@ -162,14 +162,14 @@ export function cautionAdvice(entry: RecordedCaution): Sentence {
   if (stopped) {
     const what = hand ? STOP_SIGNS[stopped.sign].toLowerCase() : STOP_SIGNS[stopped.sign];
     const when = say`${stopped.intakeId ? 'reported' : 'stopped'}${since ? say` on ${calendarDay(since)}` : ''}: `;
-    return say`${of}${what}, ${isCleared ? '' : when}${cautionAsks(entry)}`;
+    return say`${of}${what}, ${isCleared ? '' : when}${precautionText(entry)}`;
   }
   if (isCleared) {
     const what = hand ? CAUTIONS[caution].label.toLowerCase() : CAUTIONS[caution].label;
-    return say`${of}${what}, ${cautionAsks(entry)}`;
+    return say`${of}${what}, ${precautionText(entry)}`;
   }
   const what = caution === 'sore-place' ? (place ? HAND_PLACES[place] : 'Sore hand') : CAUTIONS[caution].when;
-  return say`${of}${what}: ${cautionAsks(entry)}`;
+  return say`${of}${what}: ${precautionText(entry)}`;
 }
 
 /** The limits of a clearance in words; empty where there are none. */

@@ -3,7 +3,7 @@ import type { Protocol } from '../../measure/protocols.js';
 import type { RecordedCaution } from '../../model/athlete.js';
 import type { Hand } from '../../vocabulary/hands.js';
 import { capsOf } from './caution-limits.js';
-import { cautionAsks, cautionLabel, forbidsLoading, handsOf, restsHand } from './cautions.js';
+import { precautionText, cautionLabel, forbidsLoading, handsOf, restsHand } from './cautions.js';
 
 /** An effort at the limit is all that there is. */
 const ALL = 100;
@@ -17,7 +17,7 @@ export function whyNotMeasured(protocol: Protocol, cautions: readonly RecordedCa
   const mine = cautions.filter((entry) => handsOf(entry).includes(hand));
   const isFree = protocol.kind === 'active range';
   const resting = mine.find((entry) => restsHand(entry) || (!isFree && forbidsLoading(entry)));
-  if (resting) return say`${cautionLabel(resting)}: ${cautionAsks(resting)}`;
+  if (resting) return say`${cautionLabel(resting)}: ${precautionText(resting)}`;
   if (protocol.isMaximal) {
     const capped = mine.find((entry) =>
       capsOf(entry).some(
@@ -25,7 +25,7 @@ export function whyNotMeasured(protocol: Protocol, cautions: readonly RecordedCa
           Math.min(effortPercent, stillEffortPercent, gripEffortPercent) < ALL,
       ),
     );
-    if (capped) return say`No maximal effort. ${cautionLabel(capped)}: ${cautionAsks(capped)}`;
+    if (capped) return say`No maximal effort. ${cautionLabel(capped)}: ${precautionText(capped)}`;
   }
   const noWeight = protocol.kind === 'hand load' || protocol.kind === 'loaded range';
   const off = noWeight && mine.find((entry) => capsOf(entry).some((caps) => caps.noBodyWeight === true));

@@ -23,9 +23,9 @@ export const ofHand = (entries: readonly RecordedCaution[], hand: Hand): Recorde
  * What stands of one thing, found for each hand by itself, so that nothing of one hand is lost by what is said of the other; one entry where both are alike.
  * @param isWhole whether it is the person’s and no hand’s
  */
-export function handByHand(isWhole: boolean, stands: (hand: Hand) => RecordedCaution | null): RecordedCaution[] {
+export function handByHand(isWhole: boolean, restrictionOf: (hand: Hand) => RecordedCaution | null): RecordedCaution[] {
   const [left, right] = HANDS.map((hand) => {
-    const entry = stands(hand);
+    const entry = restrictionOf(hand);
     return entry && { ...entry, hand };
   });
   if (left && right && same<RecordedCaution>({ ...left, hand: 'both' }, { ...right, hand: 'both' })) {

@@ -21,7 +21,7 @@ export interface ReferralLetter {
 }
 
 /** What a letter is written from. */
-export interface LetterFrom {
+export interface LetterContext {
   readonly athlete: Pick<AthleteRecord, 'name' | 'birthDate' | 'dominantHand' | 'practice'>;
   /** As they stand on the day. */
   readonly cautions: readonly RecordedCaution[];
@@ -34,18 +34,18 @@ export interface LetterFrom {
 }
 
 /** A referral in plain words: why, what was reported, what has been stopped, what was measured, and what is asked. It names no diagnosis. */
-export function referralLetter({ athlete, cautions, intake, readings, coach, studio, today }: LetterFrom): ReferralLetter {
+export function referralLetter({ athlete, cautions, intake, readings, coach, studio, today }: LetterContext): ReferralLetter {
   const { name, birthDate, dominantHand, practice } = athlete;
   const age = birthDate ? `, ${ageOn(birthDate, today)} years old` : '';
   const forbidden = cautions.filter(forbidsLoading);
   const others = cautions.filter((entry) => !forbidsLoading(entry));
-  const told = intake ? answerLines(intake) : [];
+  const answers = intake ? answerLines(intake) : [];
   const parts = [
     {
       heading: 'Why I am writing',
       lines: forbidden.map((entry) => say`${cautionLabel(entry)}${sinceWords(entry)}${entry.note ? `. ${entry.note}` : ''}`),
     },
-    { heading: intake ? say`Answers of ${calendarDay(intake.onDay)}` : 'Answers', lines: told },
+    { heading: intake ? say`Answers of ${calendarDay(intake.onDay)}` : 'Answers', lines: answers },
     { heading: 'What has been stopped', lines: forbidden.map(cautionAdvice) },
     { heading: 'Other restrictions', lines: others.map(cautionAdvice) },
     { heading: 'Measurements', lines: readingLines(readings) },

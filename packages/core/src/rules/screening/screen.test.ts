@@ -93,12 +93,12 @@ describe('each answer has its verdict', () => {
     const expected = { numb: 'refer first', tingling: 'refer first', swollen: 'refer first', hot: 'stop now' } as const;
     for (const place of HAND_PLACE_IDS) {
       for (const kind of SYMPTOM_KIND_IDS) {
-        const told = screen({ symptoms: [{ place, hand: 'right', kind, score: 4 }] }, on());
-        expect([place, kind, told.verdict]).toEqual([place, kind, expected[kind as 'numb'] ?? 'adapt']);
-        expect(told.hands.left).toBe('go');
-        if (told.verdict === 'adapt') {
-          expect(sentenceText(told.reasons[0]!.text)).toBe(capital(SORE_RULES[soreGroup(place)].advice));
-          expect(told.off[0]).toMatchObject({ hand: 'right', allows: 'with limits' });
+        const screening = screen({ symptoms: [{ place, hand: 'right', kind, score: 4 }] }, on());
+        expect([place, kind, screening.verdict]).toEqual([place, kind, expected[kind as 'numb'] ?? 'adapt']);
+        expect(screening.hands.left).toBe('go');
+        if (screening.verdict === 'adapt') {
+          expect(sentenceText(screening.reasons[0]!.text)).toBe(capital(SORE_RULES[soreGroup(place)].advice));
+          expect(screening.off[0]).toMatchObject({ hand: 'right', allows: 'with limits' });
         }
       }
     }
@@ -209,31 +209,31 @@ describe('what follows stands in the record', () => {
   });
 
   test('a sore place that is gone goes; what refers stays until it is cleared; what was cleared and comes back refers anew', () => {
-    const told = screen(
+    const restrictions = screen(
       { signs: [{ sign: 'rest-pain', hand: 'left' }], symptoms: [{ place: 'heel', hand: 'left', kind: 'ache', score: 5 }] },
       on(),
     ).cautions;
-    const after = afterIntake(told, screen({}, on()).cautions);
+    const after = afterIntake(restrictions, screen({}, on()).cautions);
     expect(after.map(({ caution }) => caution)).toEqual(['rest-pain']);
     const withClearance = after.map((entry) => ({ ...entry, ...cleared }));
     expect(cautionsOn({ cautions: withClearance }, TODAY).some(forbidsLoading)).toBe(false);
-    const again = afterIntake(withClearance, told);
+    const again = afterIntake(withClearance, restrictions);
     expect(cautionsOn({ cautions: again }, TODAY).some(forbidsLoading)).toBe(true);
   });
 
   const numb = (hand: 'left' | 'right' | 'both', more = {}) => ({ caution: 'numbness', hand, since: ago(40), ...more }) as const;
-  const told = (hand: 'left' | 'right' | 'both') => screen({ signs: [{ sign: 'night-tingling', hand }] }, on()).cautions;
+  const restrictionOf = (hand: 'left' | 'right' | 'both') => screen({ signs: [{ sign: 'night-tingling', hand }] }, on()).cautions;
   const barredHands = (list: Parameters<typeof afterIntake>[0]) =>
     HANDS.filter((hand) => cautionsOn({ cautions: list }, TODAY).some((entry) => forbidsLoading(entry) && handsOf(entry).includes(hand)));
 
   test('each hand keeps its own: limits of the other’s clearance, and the other’s referral', () => {
     const cleared60 = { ...cleared, within: { extensionDeg: 60 } };
-    const after = afterIntake([numb('both', cleared60)], told('left'));
+    const after = afterIntake([numb('both', cleared60)], restrictionOf('left'));
     expect(barredHands(after)).toEqual(['left']);
     expect(after.find(({ hand }) => hand === 'right')).toMatchObject(cleared60);
     const surgery = screen({ history: [{ condition: 'surgery', hand: 'left', ...cleared }] }, on()).cautions;
     expect(barredHands(afterIntake([{ caution: 'recent-injury', hand: 'both' }], surgery))).toEqual(['right']);
-    expect(barredHands(afterIntake([numb('left')], told('both')))).toEqual(['left', 'right']);
+    expect(barredHands(afterIntake([numb('left')], restrictionOf('both')))).toEqual(['left', 'right']);
   });
 
   test('a condition that was cleared since is not referred anew by being told again; a sign after the clearance is', () => {
@@ -251,7 +251,7 @@ describe('what follows stands in the record', () => {
     ).toEqual([]);
     const again = screen({ history: [{ ...broken, since: ago(1) }] }, on()).cautions;
     expect(barredHands(afterIntake(recorded, again))).toEqual(['left']);
-    expect(barredHands(afterIntake([numb('left', cleared)], told('left')))).toEqual(['left']);
+    expect(barredHands(afterIntake([numb('left', cleared)], restrictionOf('left')))).toEqual(['left']);
   });
 
   test('a clearance from before a sign does not lift it', () => {
@@ -264,7 +264,7 @@ describe('what follows stands in the record', () => {
   });
 
   test('what came late refers each hand that is not referred yet, and nothing else', () => {
-    expect(barredHands(withReferrals([numb('left')], told('both')))).toEqual(['left', 'right']);
+    expect(barredHands(withReferrals([numb('left')], restrictionOf('both')))).toEqual(['left', 'right']);
     const late = screen(
       { signs: [{ sign: 'night-tingling', hand: 'left' }], symptoms: [{ place: 'heel', hand: 'left', kind: 'ache', score: 5 }] },
       on(),

@@ -6,7 +6,16 @@ import type { Hand, WorkingSide } from '../../vocabulary/hands.js';
 import { CONDITIONS, SIGNS } from '../../vocabulary/intake-words.js';
 import { type Caps, capWords } from '../safety/caps.js';
 import { capsOf } from '../safety/caution-limits.js';
-import { cautionAsks, cautionAdvice, cautionLabel, forbidsLoading, handsOf, isMinor, restsHand, reportedStop } from '../safety/cautions.js';
+import {
+  precautionText,
+  cautionAdvice,
+  cautionLabel,
+  forbidsLoading,
+  handsOf,
+  isMinor,
+  restsHand,
+  reportedStop,
+} from '../safety/cautions.js';
 import { DISCOMFORT_GO_ON_MAX, DISCOMFORT_HOLD_MAX } from '../reports/discomfort.js';
 import { byThing, handByHand, ofHand } from './per-hand.js';
 import { CONDITION_RULES, type Led, SIGN_RULES, SYMPTOM_RULES, type Verdict, worstOf } from './screen-rules.js';
@@ -103,7 +112,7 @@ export function screen(health: Health, on: ScreenedOn): Screening {
 const gravestFirst = (reasons: readonly ScreenReason[]): ScreenReason[] =>
   (['stop now', 'refer first', 'adapt', 'go'] as const).flatMap((verdict) => reasons.filter((reason) => reason.verdict === verdict));
 
-interface Said {
+interface Finding {
   readonly from: ScreenReason['from'];
   readonly answer: string;
   readonly hand: WorkingSide;
@@ -111,7 +120,12 @@ interface Said {
 }
 
 /** A finding with its entry in the record. @param more of the entry: since when, where, who cleared it */
-function foundOf({ verdict, caution, stop }: Led, { onDay, intakeId }: ScreenedOn, said: Said, more: Partial<RecordedCaution> = {}): Found {
+function foundOf(
+  { verdict, caution, stop }: Led,
+  { onDay, intakeId }: ScreenedOn,
+  said: Finding,
+  more: Partial<RecordedCaution> = {},
+): Found {
   const whose = said.hand === 'both' && WITHOUT_HAND.has(said.answer) ? {} : { hand: said.hand };
   const entry: RecordedCaution = stop
     ? reportedStop(intakeId, { sign: stop, hand: said.hand, onDay })
@@ -122,7 +136,7 @@ function foundOf({ verdict, caution, stop }: Led, { onDay, intakeId }: ScreenedO
         intakeId,
         ...more,
       };
-  return { verdict, ...said, text: capitalSentence(cautionAsks(entry)), entry };
+  return { verdict, ...said, text: capitalSentence(precautionText(entry)), entry };
 }
 
 /** What concerns the person and not a hand. */
@@ -132,10 +146,10 @@ const WITHOUT_HAND = new Set<string>([
 ]);
 
 function conditionFound(entry: PastCondition, on: ScreenedOn): Found[] {
-  const { condition, hand = 'both', ...told } = entry;
+  const { condition, hand = 'both', ...details } = entry;
   const led = CONDITION_RULES[condition](entry, on.onDay);
   if (!led) return [];
-  const { since, note, clearedOn, clearedBy, clearedUntil, within } = told;
+  const { since, note, clearedOn, clearedBy, clearedUntil, within } = details;
   const isReferral = CAUTIONS[led.caution].rule === 'refer';
   const clearance = isReferral &&
     clearedOn !== undefined &&
@@ -158,11 +172,11 @@ const isGrowing = (place: Symptom['place']) => /^(?:index|middle|ring|little)-(?
 function symptomFound({ place, hand, kind, score }: Symptom, on: ScreenedOn): Found[] {
   const where = { place, symptom: kind, ...(score !== undefined && { score }) };
   const label = cautionLabel({ caution: 'sore-place', ...where });
-  const told = { from: 'symptom', answer: place, hand, said: label } as const;
+  const symptom = { from: 'symptom', answer: place, hand, said: label } as const;
   const led = SYMPTOM_RULES[kind];
   const growing =
-    isMinor(on.ageYears) && isGrowing(place) ? [foundOf({ verdict: 'refer first', caution: 'growing-finger' }, on, told)] : [];
-  return [foundOf(led, on, told, led.caution === 'sore-place' ? where : led.stop ? {} : { note: label }), ...growing];
+    isMinor(on.ageYears) && isGrowing(place) ? [foundOf({ verdict: 'refer first', caution: 'growing-finger' }, on, symptom)] : [];
+  return [foundOf(led, on, symptom, led.caution === 'sore-place' ? where : led.stop ? {} : { note: label }), ...growing];
 }
 
 function discomfortFound({ hand, during, after, nextMorning, atNight }: DiscomfortTimes, on: ScreenedOn): Found[] {

@@ -47,9 +47,9 @@ export function suggestionAfter(outcome: SessionOutcome): AfterSession {
   const { morning, morningBefore = null } = outcome;
   if (!morning) return felt;
   const { advice, text } = morningOf(morning, morningBefore);
-  const asked = BY_MORNING[advice];
-  if (advice === 'refer') return { proposed: asked, reason: say`${text} ${UNTIL_CLEARED}` };
-  return DECISIONS.indexOf(asked) > DECISIONS.indexOf(felt.proposed) ? { proposed: asked, reason: say`${text} ${NEXT_TIME[asked]}` } : felt;
+  const kind = BY_MORNING[advice];
+  if (advice === 'refer') return { proposed: kind, reason: say`${text} ${UNTIL_CLEARED}` };
+  return DECISIONS.indexOf(kind) > DECISIONS.indexOf(felt.proposed) ? { proposed: kind, reason: say`${text} ${NEXT_TIME[kind]}` } : felt;
 }
 
 /** A day more is no answer to a hand that went numb. */
@@ -58,14 +58,14 @@ const BY_MORNING: Record<MorningAdvice, Decision> = { 'go-on': 'go-on', hold: 'h
 
 function suggestionByFeel({ ending, completion, maxDiscomfort, discomfortPolicy }: SessionOutcome): AfterSession {
   const felt = maxDiscomfort === null ? 'go-on' : PROPOSED[adviseOnDiscomfort(maxDiscomfort, discomfortPolicy)];
-  const told = toldOf(maxDiscomfort, discomfortPolicy);
+  const reason = explanationOf(maxDiscomfort, discomfortPolicy);
   if (felt === 'go-on' && ending === 'ended early' && completion < MUCH_OF_IT) {
-    return { proposed: 'hold', reason: say`${told} Ended early, ${percent(completion)} done. ${NEXT_TIME.hold}` };
+    return { proposed: 'hold', reason: say`${reason} Ended early, ${percent(completion)} done. ${NEXT_TIME.hold}` };
   }
-  return { proposed: felt, reason: say`${told} ${NEXT_TIME[felt]}` };
+  return { proposed: felt, reason: say`${reason} ${NEXT_TIME[felt]}` };
 }
 
-function toldOf(score: number | null, policy: DiscomfortPolicy): Sentence {
+function explanationOf(score: number | null, policy: DiscomfortPolicy): Sentence {
   if (score === null) return 'No discomfort was recorded.';
   const allowed = policy === 'none' && score > 0 ? ', and this method allows none' : '';
   return say`Peak discomfort ${score} of 10${allowed}.`;

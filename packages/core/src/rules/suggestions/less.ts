@@ -104,19 +104,19 @@ function gentler({ viewOf }: SuggestionScene, { plan, block, movement, standings
   const tries = gentlerFor(view, blockOf(view, block.id)).find((answer) => answer.kind === kind)?.tries ?? [];
   if (kind !== 'level') return tries[0] ?? null;
   // To where the hand was without trouble, the lower of both.
-  const rungs = standings.flatMap(({ step }) =>
+  const levelIndexes = standings.flatMap(({ step }) =>
     step.kind === 'level down' ? [movement.ladder.findIndex(({ id }) => id === step.levelId)] : [],
   );
-  const to = movement.ladder[Math.min(...rungs)]?.id;
+  const to = movement.ladder[Math.min(...levelIndexes)]?.id;
   return tries.find(([edit]) => edit?.kind === 'change' && edit.levelId === to) ?? tries[0] ?? null;
 }
 
 /** Remembers views, since one sequence is looked at for each of its blocks. */
 export function viewsOnce(viewOf: (sequence: Sequence) => SessionView): (sequence: Sequence) => SessionView {
-  const known = new Map<Sequence, SessionView>();
+  const views = new Map<Sequence, SessionView>();
   return (sequence) => {
-    const view = known.get(sequence) ?? viewOf(sequence);
-    known.set(sequence, view);
+    const view = views.get(sequence) ?? viewOf(sequence);
+    views.set(sequence, view);
     return view;
   };
 }

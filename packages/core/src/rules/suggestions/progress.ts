@@ -83,7 +83,7 @@ function suggestionOf(
     cause: 'clean',
     why: say`${movement.name}: ${loweredSentence(why)}`,
     evidenceKey: `${last.sessionId} clean`,
-    options: [proposed, ...otherwise(scene, changes)],
+    options: [proposed, ...otherOptions(scene, changes)],
   };
 }
 
@@ -106,7 +106,7 @@ function progressionOf({ viewOf, cautions }: SuggestionScene, { plan, block, mov
 const levelIndex = (ladder: readonly Level[], { id }: Level) => ladder.findIndex((each) => each.id === id);
 
 /** Another way of more for who does not want the proposed one: a set more, or a little more of each. */
-function otherwise(scene: SuggestionScene, changes: readonly Change[]): SuggestionOption[] {
+function otherOptions(scene: SuggestionScene, changes: readonly Change[]): SuggestionOption[] {
   const ways: { id: string; more: (dose: Dose) => Dose }[] = [
     { id: 'set', more: (dose) => withSetGroups(dose, [{ sets: dose.sets + 1, work: dose.work }]) },
     {
@@ -130,7 +130,7 @@ function otherwise(scene: SuggestionScene, changes: readonly Change[]): Suggesti
 
 /** How likely blocks are carried to their end once all that is proposed is made, the least of them. */
 function chancesOf({ viewOf }: SuggestionScene, all: readonly Change[]): (changes: readonly Change[]) => number {
-  const known = new Map<ComingPlan, ReadonlyMap<string, number>>();
+  const loads = new Map<ComingPlan, ReadonlyMap<string, number>>();
   for (const [plan, changes] of groupedBy(all, (change) => change.plan)) {
     const view = viewOf(
       applyEdits(
@@ -138,7 +138,7 @@ function chancesOf({ viewOf }: SuggestionScene, all: readonly Change[]): (change
         changes.flatMap(({ edits }) => edits),
       ),
     );
-    known.set(plan, blockChances(view.chances(), view.efforts.impossible));
+    loads.set(plan, blockChances(view.chances(), view.efforts.impossible));
   }
-  return (changes) => Math.min(...changes.map(({ plan, coming }) => known.get(plan)?.get(coming.block.id) ?? 1));
+  return (changes) => Math.min(...changes.map(({ plan, coming }) => loads.get(plan)?.get(coming.block.id) ?? 1));
 }

@@ -58,17 +58,17 @@ function ofRecord(entry: RecordedCaution, today: string): Suggestion {
 
 /** The last mornings of a hand, where each was worse than the one before and the last is more than mild; the newest first. */
 export function growingIn(sessions: readonly SuggestionSession[], hand: Hand): SuggestionSession[] | null {
-  const told = sessions.filter(({ scores }) => scores !== null).slice(-MORNINGS);
-  const scores = told.map((session) => session.scores?.[hand] ?? 0);
-  const [first, last] = [told[0], told.at(-1)];
-  if (told.length < MORNINGS || !first || !last) return null;
+  const rated = sessions.filter(({ scores }) => scores !== null).slice(-MORNINGS);
+  const scores = rated.map((session) => session.scores?.[hand] ?? 0);
+  const [first, last] = [rated[0], rated.at(-1)];
+  if (rated.length < MORNINGS || !first || !last) return null;
   const grows = scores.every((score, index) => index === 0 || score > (scores[index - 1] ?? 0));
   if (!grows || (scores.at(-1) ?? 0) <= DISCOMFORT_GO_ON_MAX) return null;
-  return daysBetween(first.onDay, last.onDay) <= GROWS_WITHIN ? told.toReversed() : null;
+  return daysBetween(first.onDay, last.onDay) <= GROWS_WITHIN ? rated.toReversed() : null;
 }
 
 function ofGrowingPain(hand: Hand, mornings: readonly SuggestionSession[]): Suggestion {
-  const scores = mornings.map(({ scores: told }) => told?.[hand] ?? 0);
+  const scores = mornings.map(({ scores: latest }) => latest?.[hand] ?? 0);
   const newest = mornings[0]?.id ?? null;
   const of = capital(HAND_WORDS[hand]);
   return {

@@ -4,17 +4,17 @@ import { sumsOfSession } from '../../sessions/session-sums.js';
 import type { BlockReportRow, ComplaintRow, DoneSetRow, FormTickRow, SessionRow } from '../../sessions/session.entities.js';
 import type { SeededRandom } from './random.js';
 import { earlierForm } from './sequences.js';
-import { complaintsOf, formOf, reportsOf, setsOf, type Telling, type Told } from './told-session.js';
+import { complaintsOf, formOf, reportsOf, setsOf, type DemoContext, type DemoSession } from './demo-session.js';
 
 /** Weeks at the start in which the sequence was still in its shorter form. */
 const EARLY_WEEKS = 3;
 
 /** A session with its plan, which is kept once for all that led the same. */
-export type ToldSession = Omit<SessionRow, 'planId'> & { readonly plan: Sequence };
+export type DemoSessionRow = Omit<SessionRow, 'planId'> & { readonly plan: Sequence };
 
 /** What somebody did, as rows. */
 export interface History {
-  readonly sessions: ToldSession[];
+  readonly sessions: DemoSessionRow[];
   readonly sets: DoneSetRow[];
   readonly reports: BlockReportRow[];
   readonly complaints: ComplaintRow[];
@@ -22,19 +22,19 @@ export interface History {
 }
 
 /** Tells one athlete's weeks up to yesterday: planned days, misses, sides that fall short, a flare-up, and how it felt. */
-export function tellHistory(telling: Telling, random: SeededRandom): History {
+export function historyOf(telling: DemoContext, random: SeededRandom): History {
   const { course, today, weekdays } = telling;
   const history: History = { sessions: [], sets: [], reports: [], complaints: [], form: [] };
   const days = Array.from({ length: course.weeks * 7 }, (_, index) => addDays(today, index - course.weeks * 7));
   const planned = days.filter((day) => weekdays.includes(weekdayOf(day)) && !random.chance(course.missChance));
   planned.forEach((day, index) => {
     const weeksAgo = (Date.parse(today) - Date.parse(day)) / (7 * 24 * 3600 * 1000);
-    tellSession(telling, day, weeksAgo, index === planned.length - 1, history, random);
+    sessionOn(telling, day, weeksAgo, index === planned.length - 1, history, random);
   });
   return history;
 }
 
-function tellSession(telling: Telling, day: string, weeksAgo: number, isLast: boolean, history: History, random: SeededRandom): void {
+function sessionOn(telling: DemoContext, day: string, weeksAgo: number, isLast: boolean, history: History, random: SeededRandom): void {
   const { studioId, athleteId, sequenceId, course } = telling;
   const plan = weeksAgo > course.weeks - EARLY_WEEKS ? earlierForm(telling.sequence) : telling.sequence;
   const timeline = compileTimeline(plan, shippedMovement);
@@ -46,13 +46,13 @@ function tellSession(telling: Telling, day: string, weeksAgo: number, isLast: bo
   const reached = timeline.stints.slice(0, stintsDone);
   const stretch = 1.02 + random.next() * 0.08;
   const instant = (ms: number) => new Date(startedAt.getTime() + Math.round(ms * stretch));
-  const told: Told = { id, plan, timeline, reached, flare, isLast, instant };
-  const sets = setsOf(told, telling, random);
-  const reports = reportsOf(told, telling, random);
-  const complaints = complaintsOf(told, telling, random);
+  const session: DemoSession = { id, plan, timeline, reached, flare, isLast, instant };
+  const sets = setsOf(session, telling, random);
+  const reports = reportsOf(session, telling, random);
+  const complaints = complaintsOf(session, telling, random);
   history.sets.push(...sets);
   history.complaints.push(...complaints);
-  history.form.push(...formOf(told, telling));
+  history.form.push(...formOf(session, telling));
   history.reports.push(...reports);
   const endedAt = instant(lastOf(reached).endMs + 20_000);
   const sums = sumsOfSession(plan, { sets, reports, complaints, exertion: null }, shippedMovement);

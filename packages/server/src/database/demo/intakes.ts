@@ -1,9 +1,9 @@
 import { ageOn, addDays, type Health, type Intake, newIntake, screen, type Verdict } from '@clay-pot/core';
 import type { DemoPerson } from './people.js';
 
-type Told = Health & Pick<Intake, 'goals' | 'handHours' | 'trainingYears' | 'minutes' | 'daysPerWeek'>;
+type IntakeAnswers = Health & Pick<Intake, 'goals' | 'handHours' | 'trainingYears' | 'minutes' | 'daysPerWeek'>;
 
-const asked = (goals: Intake['goals'], handHours: number, trainingYears: number, minutes: number, daysPerWeek: number) => ({
+const intakeOf = (goals: Intake['goals'], handHours: number, trainingYears: number, minutes: number, daysPerWeek: number) => ({
   goals,
   handHours,
   trainingYears,
@@ -12,17 +12,17 @@ const asked = (goals: Intake['goals'], handHours: number, trainingYears: number,
 });
 
 /** The check-in at the start of the invented weeks. Whoever is missing had none, which the screens say. */
-const TOLD: Record<string, Told> = {
-  'Ines Okafor-Lund': { ...asked(['floor-weight'], 3, 12, 25, 3), symptoms: [{ place: 'heel', hand: 'left', kind: 'ache', score: 2 }] },
-  'Tobi Marchetti': asked(['floor-weight'], 3, 9, 25, 3),
-  'Saskia Brandvold': { ...asked(['grip'], 4, 8, 20, 2), history: [{ condition: 'skin-splits', hand: 'right' }] },
-  'Ruan Pellew': asked(['grip', 'swing'], 2, 10, 20, 3),
-  'Mirela Danko': { ...asked(['return', 'grip'], 2, 15, 20, 4), history: [{ condition: 'sprain', hand: 'right' }] },
-  'Anneke Vos': { ...asked(['floor-weight'], 3, 11, 20, 4), history: [{ condition: 'hypermobility' }] },
-  'Callum Reyes-Whitlock': asked(['floor-weight', 'grip'], 8, 6, 25, 3),
-  'Béatrice Lemoine': asked(['swing', 'grip'], 3, 13, 20, 2),
+const TOLD: Record<string, IntakeAnswers> = {
+  'Ines Okafor-Lund': { ...intakeOf(['floor-weight'], 3, 12, 25, 3), symptoms: [{ place: 'heel', hand: 'left', kind: 'ache', score: 2 }] },
+  'Tobi Marchetti': intakeOf(['floor-weight'], 3, 9, 25, 3),
+  'Saskia Brandvold': { ...intakeOf(['grip'], 4, 8, 20, 2), history: [{ condition: 'skin-splits', hand: 'right' }] },
+  'Ruan Pellew': intakeOf(['grip', 'swing'], 2, 10, 20, 3),
+  'Mirela Danko': { ...intakeOf(['return', 'grip'], 2, 15, 20, 4), history: [{ condition: 'sprain', hand: 'right' }] },
+  'Anneke Vos': { ...intakeOf(['floor-weight'], 3, 11, 20, 4), history: [{ condition: 'hypermobility' }] },
+  'Callum Reyes-Whitlock': intakeOf(['floor-weight', 'grip'], 8, 6, 25, 3),
+  'Béatrice Lemoine': intakeOf(['swing', 'grip'], 3, 13, 20, 2),
   'Hana Kobler': {
-    ...asked(['ease'], 7, 0, 10, 5),
+    ...intakeOf(['ease'], 7, 0, 10, 5),
     signs: [{ sign: 'night-tingling', hand: 'both' }],
     symptoms: [
       { place: 'thumb-tip', hand: 'right', kind: 'tingling', score: 4 },
@@ -32,7 +32,7 @@ const TOLD: Record<string, Told> = {
     discomfort: [{ hand: 'right', atNight: 5 }],
   },
   'Wilf Tarrant': {
-    ...asked(['ease'], 6, 3, 15, 3),
+    ...intakeOf(['ease'], 6, 3, 15, 3),
     history: [{ condition: 'arthritis', hand: 'both' }, { condition: 'blood-pressure' }],
     symptoms: [
       { place: 'thumb-base', hand: 'left', kind: 'ache', score: 2 },
@@ -42,15 +42,15 @@ const TOLD: Record<string, Told> = {
 };
 
 /** The answers with which somebody's weeks began; null for who was never asked. */
-export function tellIntake(
+export function demoIntake(
   { athlete, course }: DemoPerson,
   today: string,
   id: string,
 ): { id: string; onDay: string; answers: Intake; verdict: Verdict } | null {
-  const told = TOLD[athlete.name];
-  if (!told) return null;
+  const lastSession = TOLD[athlete.name];
+  if (!lastSession) return null;
   const onDay = addDays(today, -course.weeks * 7);
-  const answers: Intake = { ...newIntake(athlete, null, onDay), ...told };
+  const answers: Intake = { ...newIntake(athlete, null, onDay), ...lastSession };
   const ageYears = athlete.birthDate ? ageOn(athlete.birthDate, onDay) : null;
-  return { id, onDay, answers, verdict: screen(told, { onDay, ageYears, intakeId: id }).verdict };
+  return { id, onDay, answers, verdict: screen(lastSession, { onDay, ageYears, intakeId: id }).verdict };
 }

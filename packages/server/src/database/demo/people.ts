@@ -3,7 +3,7 @@ import { type Equipment, FORM, type Hand, type RecordedCaution } from '@clay-pot
 import type { SequenceKey } from './sequences.js';
 
 /** The course of somebody's weeks: how often they come, what goes wrong, and how much discomfort is usual. */
-export interface Course {
+export interface PersonPlan {
   readonly weeks: number;
   readonly missChance: number;
   /** Usual discomfort after loaded blocks, 0–10. */
@@ -35,7 +35,7 @@ const PADS = {
 export interface DemoPerson {
   readonly athlete: AthleteInput;
   readonly gives: { readonly sequence: SequenceKey; readonly weekdayOffsets: readonly number[] };
-  readonly course: Course;
+  readonly course: PersonPlan;
 }
 
 const IN_THE_HALL: Equipment[] = ['mat', 'chair', 'table', 'wall', 'bench', 'soft ball', 'firm ball', 'finger band'];
@@ -44,7 +44,7 @@ function person(
   [name, practice, birthDate]: [string, string, string],
   [sex, dominantHand, statureCm, massKg]: [AthleteInput['sex'], Hand, number, number],
   gives: DemoPerson['gives'],
-  course: Course,
+  course: PersonPlan,
   notes: string,
   cautions: RecordedCaution[] = [],
   more: Equipment[] = [],

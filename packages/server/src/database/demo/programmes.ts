@@ -13,7 +13,7 @@ import {
 } from '@clay-pot/core';
 
 /** What a programme of the demo is made from. */
-export interface ProgrammeToTell {
+export interface DemoProgramme {
   readonly goalId: string;
   readonly loadingId: string;
   readonly easyId: string;
@@ -26,7 +26,7 @@ const [WEEKS_SO_FAR, WEEKS_TO_THE_SHOW] = [4, 7];
 const SATURDAY = 5;
 
 /** Toward the lantern show: four weeks behind, eight to go; what was given is what loads; from now on the days after it are easy. */
-export function towardTheShow({ goalId, loadingId, easyId, weekdays, today }: ProgrammeToTell): Programme {
+export function towardTheShow({ goalId, loadingId, easyId, weekdays, today }: DemoProgramme): Programme {
   const fromDay = addDays(mondayOf(today), -7 * WEEKS_SO_FAR);
   const event = { day: addDays(mondayOf(today), 7 * WEEKS_TO_THE_SHOW + SATURDAY), name: 'Lantern show' };
   const easyDays = weekdays.map((weekday) => (weekday % 7) + 1).filter((weekday) => !weekdays.includes(weekday));

@@ -15,15 +15,15 @@ export function raterOf(person: Person, random: SeededRandom): Rater {
   const truths = new Map<string, number>();
   const errors = ratingErrors();
   const lean = errors.lean * random.normal();
-  const known = new Map<Sequence, WorkFelt[]>();
+  const cache = new Map<Sequence, WorkFelt[]>();
   const truthOf = ({ hardest: { action, capacity } }: WorkFelt): number => {
     const truth = truths.get(action) ?? capacity.logSd * random.normal();
     truths.set(action, truth);
     return truth;
   };
   return (plan, blockId) => {
-    const all = known.get(plan) ?? workFelt(person, plan, compileTimeline(plan, shippedMovement), shippedMovement);
-    known.set(plan, all);
+    const all = cache.get(plan) ?? workFelt(person, plan, compileTimeline(plan, shippedMovement), shippedMovement);
+    cache.set(plan, all);
     const mine = all.filter((work) => work.blockId === blockId && work.spans.length > 0);
     if (mine.length === 0) return null;
     const noise = errors.scatter * random.normal();

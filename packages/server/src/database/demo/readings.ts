@@ -32,7 +32,7 @@ const BUILDS: Record<string, Build> = {
 const WHEN = [1, 0.5, 0.07] as const;
 
 /** Grip, wrist maxima and ranges on three dates, growing a little, with the scatter of repeated measuring. */
-export function tellReadings({ athlete, course }: DemoPerson, today: string, random: SeededRandom): Reading[] {
+export function demoReadings({ athlete, course }: DemoPerson, today: string, random: SeededRandom): Reading[] {
   const build = BUILDS[athlete.name];
   if (!build) return [];
   const visits = WHEN.flatMap((share, visit) => {

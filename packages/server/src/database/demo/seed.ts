@@ -21,15 +21,15 @@ import { StudioScope } from '../studio-scope.js';
 import { BlockReportRow, ComplaintRow, DoneSetRow, FormTickRow, SessionRow } from '../../sessions/session.entities.js';
 import { SEQUENCE_FORMAT_VERSION } from '@clay-pot/core/exchange';
 import { shippedMovement } from '@clay-pot/core/library';
-import { type History, tellHistory } from './history.js';
-import { tellIntake } from './intakes.js';
+import { type History, historyOf } from './history.js';
+import { demoIntake } from './intakes.js';
 import { lanternWeeks } from './own-method.js';
 import { strapHang } from './own-movement.js';
 import { HALL_NAMES } from './own-names.js';
 import { demoPeople } from './people.js';
 import { SeededRandom } from './random.js';
 import { raterOf } from './rater.js';
-import { tellReadings, trialsOf } from './readings.js';
+import { demoReadings, trialsOf } from './readings.js';
 import { DEMO_GOALS, towardTheShow } from './programmes.js';
 import { DEMO_FILING, DEMO_SEQUENCES, type SequenceKey } from './sequences.js';
 
@@ -104,7 +104,7 @@ export async function seedWhenEmpty(source: DataSource, now: Date): Promise<void
       const { athlete, gives, course } = person;
       const athleteId = random.id(early);
       await add(AthleteRow, [{ id: athleteId, studioId, rowVersion: 1, evidenceRevision: 0, ...athlete }]);
-      const readings = tellReadings(person, today, measuring);
+      const readings = demoReadings(person, today, measuring);
       await add(
         ReadingRow,
         readings.map((reading) => ({
@@ -118,7 +118,7 @@ export async function seedWhenEmpty(source: DataSource, now: Date): Promise<void
           athleteId,
         })),
       );
-      const intake = tellIntake(person, today, asking.id(early));
+      const intake = demoIntake(person, today, asking.id(early));
       if (intake) await add(IntakeRow, [{ ...intake, studioId, athleteId }]);
       const sequenceId = must(sequenceIds.get(gives.sequence), `a sequence ${gives.sequence}`);
       // Counted from today's weekday, so that whichever day the house is opened there is work in it.
@@ -136,7 +136,7 @@ export async function seedWhenEmpty(source: DataSource, now: Date): Promise<void
       const sequence = DEMO_SEQUENCES[gives.sequence];
       const at = (day: string, minutes: number) => localInstant(day, minutes);
       const rate = raterOf(personOf(athlete, readings, today).person, rating);
-      histories.push(tellHistory({ studioId, athleteId, sequenceId, sequence, weekdays, course, today, at, rate }, random));
+      histories.push(historyOf({ studioId, athleteId, sequenceId, sequence, weekdays, course, today, at, rate }, random));
     }
     const held = new StudioScope(studioId, TIME_ZONE, manager);
     const planIds = new Map<Sequence, string>();

@@ -2,7 +2,7 @@ import { readable } from '../measuring/units.js';
 import { advicesOf, againstLoad, concernsOf, demandOf, HANDS, type Level, type Movement } from '@clay-pot/core';
 import { useMemo } from 'react';
 import { useAthlete } from '../../api/queries.js';
-import { useForWhom } from './for-whom.js';
+import { useSubject } from './named-subject.js';
 import { possibly } from '../movement/possibly.js';
 import { useStandingCautions } from './standing-cautions.js';
 
@@ -17,7 +17,7 @@ interface Props {
 export function PrecautionsPanel({ athleteId, movement, level }: Props) {
   const athlete = useAthlete(athleteId).data;
   const cautions = useStandingCautions(athlete);
-  const { person } = useForWhom(athleteId);
+  const { person } = useSubject(athleteId);
   const tooMuch = useMemo(() => {
     const demand = level && cautions.length > 0 ? possibly(() => demandOf(person, level)).value : null;
     if (!demand || !level) return [];

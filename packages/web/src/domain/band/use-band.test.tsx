@@ -15,8 +15,8 @@ function held() {
   let events: DeviceEvents | undefined;
   const device: Device = {
     name: 'A gauge',
-    connect: (told) => {
-      events = told;
+    connect: (listeners) => {
+      events = listeners;
       return () => (events = undefined);
     },
   };

@@ -28,7 +28,7 @@ const SHOWN_EVERY_MS = 100;
 const TONES = { below: { hertz: 220, seconds: 0.15 }, above: { hertz: 990, seconds: 0.15 } } as const;
 const NOBODY_YET: BandNow = { nowN: 0, place: null, score: scoreIn(NOT_TRIED, { forS: 0 }) };
 
-interface Asked {
+interface Options {
   readonly device: Device | null;
   readonly band: Band;
   /** Whether the device is listened to. */
@@ -46,7 +46,7 @@ interface Asked {
 }
 
 /** Listens to a device and holds its force against a band: what it is now, how well it was kept, with a tone where it is lost. */
-export function useBand({ device, band, isOn, counts = true, onLost, onLetGo, onEnded, onOver }: Asked) {
+export function useBand({ device, band, isOn, counts = true, onLost, onLetGo, onEnded, onOver }: Options) {
   const line = useRef<ForceSample[]>([]);
   const [now, setNow] = useState(NOBODY_YET);
   const [trouble, setTrouble] = useState<string | null>(null);

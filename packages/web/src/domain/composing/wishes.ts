@@ -5,7 +5,7 @@ import { useMemo } from 'react';
 import { useLevels, usePast } from '../../api/queries.js';
 import { useStudioLibrary } from '../../store/library.js';
 import { useOwnMovements } from '../../store/own-movements.js';
-import { useForWhom } from '../athlete/for-whom.js';
+import { useSubject } from '../athlete/named-subject.js';
 import { useStandingCautions } from '../athlete/standing-cautions.js';
 
 /** What a coach wants composed. */
@@ -45,18 +45,18 @@ export interface Around {
 
 /** Makes the work of a composition for somebody out of wishes. */
 export function useComposeWork(athlete: Athlete | undefined): (wishes: Wishes, around?: Around) => ComposeWork {
-  const { person } = useForWhom(athlete?.id);
+  const { person } = useSubject(athlete?.id);
   const past = usePast(athlete?.id).data;
   const levels = useLevels(athlete?.id).data;
   const cautions = useStandingCautions(athlete);
-  const known = useStudioLibrary();
+  const library = useStudioLibrary();
   const stored = useOwnMovements((state) => state.stored);
   return useMemo(
     () =>
       ({ goalId, minutes, methodId, equipment, notAt }, { locked, rounds, from, others } = {}) => ({
         goalId,
         minutes,
-        method: methodOf({ methodId }, known.method),
+        method: methodOf({ methodId }, library.method),
         person,
         athlete: { cautions, equipment },
         past: past ?? [],
@@ -72,6 +72,6 @@ export function useComposeWork(athlete: Athlete | undefined): (wishes: Wishes, a
         from,
         others,
       }),
-    [person, past, levels, cautions, known, stored],
+    [person, past, levels, cautions, library, stored],
   );
 }

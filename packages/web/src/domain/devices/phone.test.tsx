@@ -11,7 +11,7 @@ class Orientation extends Event {
   }
 }
 const turn = (beta: number | null, gamma: number | null) => window.dispatchEvent(new Orientation(beta, gamma));
-const asked = () => Promise.resolve().then(() => Promise.resolve());
+const nextTurn = () => Promise.resolve().then(() => Promise.resolve());
 
 beforeEach(() => {
   jest.useFakeTimers();
@@ -32,7 +32,7 @@ function connected() {
 describe('the phone’s own sensor', () => {
   test('tells how it lies, front to back and side to side, at one instant', async () => {
     const { samples, ended } = connected();
-    await asked();
+    await nextTurn();
     turn(12.5, -3);
     expect(samples.map(({ channel, value, unit }) => [channel, value, unit])).toEqual([
       ['beta', 12.5, '°'],
@@ -45,7 +45,7 @@ describe('the phone’s own sensor', () => {
 
   test('a device that feels nothing says so after a while, and what would be right', async () => {
     const { samples, ended } = connected();
-    await asked();
+    await nextTurn();
     turn(null, null);
     jest.advanceTimersByTime(3000);
     expect(samples).toEqual([]);
@@ -55,15 +55,15 @@ describe('the phone’s own sensor', () => {
   test('where it has to be asked for and is refused, that is said', async () => {
     Object.assign(Orientation, { requestPermission: () => Promise.resolve('denied') });
     const { ended } = connected();
-    await asked();
-    await asked();
+    await nextTurn();
+    await nextTurn();
     Reflect.deleteProperty(Orientation, 'requestPermission');
     expect(ended.mock.calls[0]![0]).toContain('blocks the motion sensor for this page');
   });
 
   test('whoever ends it hears no more', async () => {
     const { samples, ended, disconnect } = connected();
-    await asked();
+    await nextTurn();
     disconnect();
     turn(1, 1);
     jest.advanceTimersByTime(5000);

@@ -2,7 +2,7 @@ import { type Protocol, READING_LIMITS, readingDoubt, readNumber, type ReadingUn
 import { type ReactNode, useState } from 'react';
 import { Button } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
-import { useForWhom } from '../athlete/for-whom.js';
+import { useSubject } from '../athlete/named-subject.js';
 import { boundsText, readingText, readable } from './units.js';
 
 /** A number that fits another unit better: what that would be, and what it is if it may be kept at all. */
@@ -24,7 +24,7 @@ export interface ValueLook {
 
 /** Keeps a value where it can be one; tells the bounds where it cannot; asks where it fits another unit better. @param keep gets it in the unit that is kept */
 export function useValueLook({ kind, of }: Protocol, unit: ReadingUnit, athleteId: string, keep: (value: number) => void): ValueLook {
-  const { person } = useForWhom(athleteId);
+  const { person } = useSubject(athleteId);
   const [trouble, setTrouble] = useState<string | null>(null);
   const [doubted, setDoubted] = useState<Doubted | null>(null);
   function look(value: number) {

@@ -3,7 +3,7 @@ import { maximum, stopsOf } from '@clay-pot/core';
 import { SHORT, someone } from '../../made-up.fixture.js';
 import { answering, settle, showHook } from '../../screen.fixture.js';
 import { isoToday } from '../../ui/today.js';
-import { useForWhom } from '../athlete/for-whom.js';
+import { useSubject } from '../athlete/named-subject.js';
 import { useSessionView } from './session-view.js';
 
 const wren = someone();
@@ -18,16 +18,16 @@ const answers = {
 
 describe('for whom something is computed', () => {
   test('without an athlete nobody is asked, and an average adult stands in', async () => {
-    const asked = answering({});
-    const { result } = showHook(() => useForWhom(undefined));
+    const requests = answering({});
+    const { result } = showHook(() => useSubject(undefined));
     await settle();
-    expect(asked).toEqual([]);
+    expect(requests).toEqual([]);
     expect(result.current).toMatchObject({ name: 'an average adult', athleteId: undefined, estimated: [] });
   });
 
   test('an athlete comes with their own body and what was measured of them', async () => {
     answering(answers);
-    const { result } = showHook(() => useForWhom(wren.id));
+    const { result } = showHook(() => useSubject(wren.id));
     await settle();
     expect(result.current).toMatchObject({ name: wren.name, athleteId: wren.id });
     expect(result.current.person.body).toMatchObject({ massKg: 62, statureM: 1.68, sex: 'female' });
@@ -41,10 +41,10 @@ describe('a session as it is seen', () => {
     const healing = someone({ cautions: [{ caution: 'recent-injury' }] });
     const { result, rerender } = showHook(() => useSessionView(SHORT, healing));
     await settle();
-    const { view, whom } = result.current;
+    const { view, subject } = result.current;
     rerender();
     expect(result.current.view).toBe(view);
-    expect(whom.athleteId).toBe(wren.id);
+    expect(subject.athleteId).toBe(wren.id);
     expect(stopsOf(view).map(({ check }) => check.id)).toContain('not-cleared');
     const { result: free } = showHook(() => useSessionView(SHORT, undefined));
     expect(stopsOf(free.current.view)).toEqual([]);

@@ -15,7 +15,7 @@ const sent = () => useOutbox.getState().messages;
 describe('the morning after', () => {
   test('is told of each hand, with what it asks for before it is recorded', async () => {
     const onTold = jest.fn();
-    const { user } = show(<MorningQuestion sessionId={ID} before={{ left: 1, right: 0 }} onTold={onTold} />);
+    const { user } = show(<MorningQuestion sessionId={ID} before={{ left: 1, right: 0 }} onReported={onTold} />);
     expect(screen.getByRole('button', { name: 'Save' })).toHaveProperty('disabled', true);
     await user.click(score('Left', 3));
     await user.click(score('Right', 1));

@@ -29,11 +29,11 @@ interface Props {
   sessionId: string;
   /** The last next-day check before. */
   before: MorningScores | null;
-  onTold?: (morning: Omit<MorningInput, 'at'>) => void;
+  onReported?: (morning: Omit<MorningInput, 'at'>) => void;
 }
 
 /** Asks how the hands were the morning after: each its own score, and whether one was numb. */
-export function MorningQuestion({ sessionId, before, onTold }: Props) {
+export function MorningQuestion({ sessionId, before, onReported: onTold }: Props) {
   const [scores, setScores] = useState<Partial<Record<Hand, number>>>({});
   const [numb, setNumb] = useState<WorkingSide | null>(null);
   const { left, right } = scores;

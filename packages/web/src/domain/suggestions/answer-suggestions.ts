@@ -64,7 +64,7 @@ export function useAnswerSuggestions() {
     });
     useAnsweredHere.setState(({ ids }) => ({ ids: new Set([...ids, ...sent.map(({ id }) => id)]) }));
     show({
-      text: toldOf(chosen),
+      text: reportText(chosen),
       action: {
         label: 'Undo',
         run: () => {
@@ -78,7 +78,7 @@ export function useAnswerSuggestions() {
   };
 }
 
-function toldOf(chosen: readonly ChosenAnswer[]): string {
+function reportText(chosen: readonly ChosenAnswer[]): string {
   const first = chosen[0]?.suggestion;
   if (!first) return 'No answer was saved.';
   const done = chosen.filter(({ optionId }) => optionId !== null).length;

@@ -19,7 +19,7 @@ const ME: WhoAmI = {
 
 describe('the account', () => {
   test('what numbers are shown in is kept with the account, and holds at once', async () => {
-    const asked = answering({
+    const requests = answering({
       'PUT /api/sign-in/units': { ...ME, units: { mass: 'lb', length: 'cm' } },
     });
     queryClient.setQueryData(['me'], ME);
@@ -28,13 +28,13 @@ describe('the account', () => {
     expect(screen.getByRole('radio', { name: 'kilograms' }).getAttribute('aria-checked')).toBe('true');
     await user.click(screen.getByRole('radio', { name: 'pounds' }));
     await settle();
-    expect(asked.at(-1)).toEqual({ what: 'PUT /api/sign-in/units', body: { mass: 'lb', length: 'cm' } });
+    expect(requests.at(-1)).toEqual({ what: 'PUT /api/sign-in/units', body: { mass: 'lb', length: 'cm' } });
     expect(useUnits.getState()).toEqual({ mass: 'lb', length: 'cm' });
     expect(screen.getByRole('radio', { name: 'pounds' }).getAttribute('aria-checked')).toBe('true');
   });
 
   test('two choices one right after the other both hold', async () => {
-    const asked = answering({
+    const requests = answering({
       'PUT /api/sign-in/units': { ...ME, units: { mass: 'lb', length: 'cm' } },
     });
     queryClient.setQueryData(['me'], ME);
@@ -43,7 +43,7 @@ describe('the account', () => {
     fireEvent.click(screen.getByRole('radio', { name: 'pounds' }));
     fireEvent.click(screen.getByRole('radio', { name: 'inches' }));
     await settle();
-    expect(asked.map(({ body }) => body)).toEqual([
+    expect(requests.map(({ body }) => body)).toEqual([
       { mass: 'lb', length: 'cm' },
       { mass: 'lb', length: 'in' },
     ]);

@@ -5,7 +5,7 @@ import { movementById, useStudioLibrary } from '../../store/library.js';
 import { Button } from '../../ui/button.js';
 import { Page, Part } from '../../ui/page.js';
 import { PrecautionsPanel } from '../../domain/athlete/precautions-panel.js';
-import { type ForWhom, useForWhom } from '../../domain/athlete/for-whom.js';
+import { type NamedSubject, useSubject } from '../../domain/athlete/named-subject.js';
 import { Calculators } from './calculators.js';
 import { Compare, type Pin } from './compare.js';
 import { SubjectFields } from '../../domain/movement/subject-fields.js';
@@ -32,8 +32,8 @@ import {
 import { useAddress } from './use-address.js';
 import { useLaid } from './use-laid.js';
 import { MovementChoice } from '../../domain/movement/movement-choice.js';
-import { WhomChoice } from '../../domain/athlete/whom-choice.js';
-import { athleteIn } from '../../domain/athlete/of-whom.js';
+import { AthleteChoice } from '../../domain/athlete/athlete-choice.js';
+import { athleteIn } from '../../domain/athlete/athlete-of-view.js';
 
 /** The chart library is half of this page: it comes when the page stands. */
 const DemandChart = lazy(async () => ({ default: (await import('./curve.js')).DemandChart }));
@@ -42,7 +42,7 @@ const DemandChart = lazy(async () => ({ default: (await import('./curve.js')).De
 export default function BenchPage() {
   const [params, set] = useAddress();
   const athleteId = athleteIn(params);
-  const who = useForWhom(athleteId);
+  const who = useSubject(athleteId);
   const movementId = params.get('movement');
   const movement = movementId ? movementById(movementId) : undefined;
   const levelId = movement ? (findLevel(movement, params.get('level') ?? '')?.id ?? movement.ladder[0].id) : undefined;
@@ -87,7 +87,7 @@ function Choices({
   const loading = useMemo(() => shelf.filter(({ ladder }) => ladder.some(({ load }) => load.kind !== 'rest')), [shelf]);
   return (
     <>
-      <WhomChoice
+      <AthleteChoice
         label="Athlete"
         className="w-52"
         nobody="For an average adult"
@@ -107,7 +107,7 @@ function Choices({
 }
 
 /** Whose body and strength the numbers are for, and what of it is only estimated. */
-function WhoLine({ who }: { who: ForWhom }) {
+function WhoLine({ who }: { who: NamedSubject }) {
   const { sex, statureM, massKg } = who.person.body;
   return (
     <p className="-mt-3 mb-4 text-small text-ink-soft">
@@ -119,7 +119,7 @@ function WhoLine({ who }: { who: ForWhom }) {
 }
 
 interface BenchProps {
-  who: ForWhom;
+  who: NamedSubject;
   subject: Subject;
   movement: Movement | undefined;
   levelId: string | undefined;
@@ -191,7 +191,7 @@ function Bench({ who, subject: opened, movement, levelId, pins, block, set }: Be
           now={now}
           pins={pins}
           remove={(index) => set({ pins: writePins(pins.toSpliced(index, 1)) })}
-          take={(pin) => take(pin.subject)}
+          onUse={(pin) => take(pin.subject)}
         />
       </Part>
       <Part title="How the load changes" className="min-w-0">

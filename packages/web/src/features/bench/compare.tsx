@@ -19,13 +19,13 @@ export function Compare({
   now,
   pins,
   remove,
-  take,
+  onUse: take,
 }: {
   person: Person;
   now: Pin;
   pins: readonly Pin[];
   remove: (index: number) => void;
-  take: (pin: Pin) => void;
+  onUse: (pin: Pin) => void;
 }) {
   const columns = [now, ...pins].map((pin) => ({ pin, trouble: troubleWith(person, pin.subject) }));
   const demands = columns.map(({ pin, trouble }) => (trouble ? null : currentDemand(person, pin.subject)));

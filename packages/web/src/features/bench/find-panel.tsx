@@ -58,9 +58,9 @@ export function FindPanel({ person, subject, fields, found }: Props) {
   const [value, setValue] = useState(String(USUAL[quantity]));
   const [hand, setHand] = useState<Hand>('left');
   const [vary, setVary] = useState('');
-  const [told, setTold] = useState<Answer | null>(null);
+  const [foundAnswer, setTold] = useState<Answer | null>(null);
   // An answer is of the posture that it was found in: once that moves it says nothing any more.
-  const answer = told?.of === writeSubject(subject) ? told : null;
+  const answer = foundAnswer?.of === writeSubject(subject) ? foundAnswer : null;
   const chosen = quantities.includes(quantity) ? quantity : firstOf(quantities);
   const field = fields.find(({ name }) => name === vary) ?? fields[0];
   if (!field) return <p className="text-small text-ink-soft">The athlete chooses the effort, so there is nothing to solve.</p>;

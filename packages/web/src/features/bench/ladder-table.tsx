@@ -6,8 +6,8 @@ import {
   type Movement,
   type Person,
   rangeVerdict,
-  type Rung,
-  rungsOf,
+  type LevelDemand,
+  levelDemands,
 } from '@clay-pot/core';
 import { useMemo } from 'react';
 import { EffortBar } from '../../ui/effort-bar.js';
@@ -22,14 +22,14 @@ interface Props {
 
 /** Every level of a ladder with what it asks of this person, the hardest on top as on a ladder. */
 export function LadderTable({ person, movement, levelId, choose }: Props) {
-  const rungs = useMemo(() => {
+  const levels = useMemo(() => {
     try {
-      return { rungs: rungsOf(person, movement), trouble: null };
+      return { levels: levelDemands(person, movement), trouble: null };
     } catch (error) {
-      return { rungs: [], trouble: error instanceof Error ? error.message : String(error) };
+      return { levels: [], trouble: error instanceof Error ? error.message : String(error) };
     }
   }, [person, movement]);
-  if (rungs.trouble) return <p className="border-l-4 border-iron bg-iron-wash px-3 py-2">{rungs.trouble}</p>;
+  if (levels.trouble) return <p className="border-l-4 border-iron bg-iron-wash px-3 py-2">{levels.trouble}</p>;
   return (
     <div className="overflow-x-auto">
       <table className="w-full text-small">
@@ -49,12 +49,12 @@ export function LadderTable({ person, movement, levelId, choose }: Props) {
           </tr>
         </thead>
         <tbody>
-          {[...rungs.rungs].reverse().map((rung, index) => (
+          {[...levels.levels].reverse().map((row, index) => (
             <LadderRow
-              key={rung.level.id}
-              rung={rung}
-              number={rungs.rungs.length - index}
-              current={rung.level.id === levelId}
+              key={row.level.id}
+              levelDemand={row}
+              number={levels.levels.length - index}
+              current={row.level.id === levelId}
               choose={choose}
             />
           ))}
@@ -64,8 +64,18 @@ export function LadderTable({ person, movement, levelId, choose }: Props) {
   );
 }
 
-function LadderRow({ rung, number, current, choose }: { rung: Rung; number: number; current: boolean; choose: Props['choose'] }) {
-  const { level, demand, climbed } = rung;
+function LadderRow({
+  levelDemand,
+  number,
+  current,
+  choose,
+}: {
+  levelDemand: LevelDemand;
+  number: number;
+  current: boolean;
+  choose: Props['choose'];
+}) {
+  const { level, demand, climbed } = levelDemand;
   const { left, right } = demand;
   const angle = left.angle;
   return (

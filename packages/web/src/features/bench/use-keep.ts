@@ -18,7 +18,7 @@ import {
 import { v7 as uuid } from 'uuid';
 import { useSaveMovement } from '../../api/own-queries.js';
 import { fetchSequence, putSequence } from '../../api/queries.js';
-import type { ForWhom } from '../../domain/athlete/for-whom.js';
+import type { NamedSubject } from '../../domain/athlete/named-subject.js';
 import type { Subject } from '../../domain/movement/subject.js';
 import { methodFor } from '../../store/library.js';
 import { useOwnMovements } from '../../store/own-movements.js';
@@ -31,7 +31,7 @@ export interface FromBlock {
 
 /** What lies on the bench, and what it was made from. */
 export interface Keeping {
-  readonly who: ForWhom;
+  readonly who: NamedSubject;
   readonly movement: Movement;
   /** The level that the subject came from: its dose, words and things are kept. */
   readonly level: Level;
@@ -77,7 +77,7 @@ export function useKeep(keeping: Keeping): (name: string) => Promise<Kept> {
 }
 
 /** A movement of the studio's own made from a shipped one: for the person at the bench, or for anybody. */
-function firstOfIts({ athleteId, person, name }: ForWhom, movement: Movement, level: Level): Movement {
+function firstOfIts({ athleteId, person, name }: NamedSubject, movement: Movement, level: Level): Movement {
   const id = uuid();
   if (athleteId !== undefined) return { ...movementFor(movement, level, person, name), id };
   return insertLevel({ ...movement, id, name: `${movement.name} (custom)` }, level);

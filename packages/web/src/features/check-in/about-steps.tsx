@@ -38,7 +38,7 @@ export function GoalsStep({ answers, change, faultAt }: StepProps) {
 export function PersonStep({ athlete, answers, change, faultAt }: StepProps) {
   const { person } = answers;
   // What was not said now is as it is on record.
-  const known = { ...athlete, ...person };
+  const onFile = { ...athlete, ...person };
   const set = (next: Partial<typeof person>) => change({ person: { ...person, ...next } });
   return (
     <div className="grid gap-4">
@@ -48,7 +48,7 @@ export function PersonStep({ athlete, answers, change, faultAt }: StepProps) {
           label="Dominant hand"
           options={HANDS}
           words={capital}
-          chosen={known.dominantHand}
+          chosen={onFile.dominantHand}
           choose={(dominantHand) => set({ dominantHand })}
         />
       </div>
@@ -56,13 +56,13 @@ export function PersonStep({ athlete, answers, change, faultAt }: StepProps) {
         <TextField
           label="Date of birth"
           type="date"
-          value={known.birthDate ?? ''}
+          value={onFile.birthDate ?? ''}
           error={faultAt('/person/birthDate')}
           onChange={(event) => set({ birthDate: event.target.value || null })}
         />
         <SelectField
           label="Sex (for norms)"
-          value={known.sex}
+          value={onFile.sex}
           onChange={(event) => set({ sex: event.target.value as (typeof SEXES)[number] })}
         >
           {SEXES.map((sex) => (
@@ -72,14 +72,14 @@ export function PersonStep({ athlete, answers, change, faultAt }: StepProps) {
         <NumberField
           label={`Height, ${unitOf('cm')}`}
           metric="cm"
-          value={known.statureCm}
+          value={onFile.statureCm}
           change={(statureCm) => set({ statureCm })}
           error={faultAt('/person/statureCm') && limitText(BODY_LIMITS.statureCm)}
         />
         <NumberField
           label={`Weight, ${unitOf('kg')}`}
           metric="kg"
-          value={known.massKg}
+          value={onFile.massKg}
           change={(massKg) => set({ massKg })}
           error={faultAt('/person/massKg') && limitText(BODY_LIMITS.massKg)}
         />

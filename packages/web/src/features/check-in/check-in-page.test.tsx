@@ -21,7 +21,7 @@ beforeEach(() => {
 });
 
 async function asking(athlete: Athlete = wren, before: StoredIntake[] = []) {
-  const asked = answering({
+  const requests = answering({
     [`GET ${at}`]: athlete,
     [`GET ${at}/intakes`]: before,
     [`GET ${at}/readings`]: [],
@@ -33,7 +33,7 @@ async function asking(athlete: Athlete = wren, before: StoredIntake[] = []) {
   const press = async (name: string | RegExp) => shown.user.click(screen.getByRole('button', { name }));
   const step = async (name: string) =>
     shown.user.click(within(screen.getByRole('navigation', { name: 'Steps' })).getByRole('button', { name }));
-  const puts = () => asked.filter(({ what }) => what.startsWith('PUT')).map(({ body }) => body);
+  const puts = () => requests.filter(({ what }) => what.startsWith('PUT')).map(({ body }) => body);
   return { ...shown, press, step, puts };
 }
 const heading = () => screen.getByRole('heading', { level: 1 }).textContent;
@@ -80,8 +80,8 @@ describe('asking', () => {
     expect(draft().symptoms).toEqual([{ place: 'palm', hand: 'right', kind: 'sharp', score: 3 }]);
     await user.click(screen.getByRole('radio', { name: 'Left hand' }));
     await user.click(within(screen.getByRole('group', { name: 'Places' })).getByRole('button', { name: 'Palm' }));
-    const told = screen.getByRole('list', { name: 'Your answers so far' });
-    expect(within(told).getAllByRole('listitem')).toHaveLength(2);
+    const answers = screen.getByRole('list', { name: 'Your answers so far' });
+    expect(within(answers).getAllByRole('listitem')).toHaveLength(2);
     await user.click(screen.getByRole('button', { name: 'Remove Palm, left' }));
     expect(draft().symptoms).toHaveLength(1);
   });

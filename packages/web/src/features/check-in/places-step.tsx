@@ -76,7 +76,7 @@ export function PlacesStep({ athlete, answers, change }: StepProps) {
         )}
         <Told
           symptoms={symptoms}
-          remove={(gone) => change({ symptoms: symptoms.filter((each) => !isSamePlace(each, gone)) })}
+          remove={(removed) => change({ symptoms: symptoms.filter((each) => !isSamePlace(each, removed)) })}
           open={(symptom) => {
             setHand(symptom.hand);
             setPlace(symptom.place);

@@ -15,13 +15,13 @@ const TIMES = [
 
 /** How much it is felt at four times, hand by hand, and why it may hurt. */
 export function TimesStep({ answers, change }: StepProps) {
-  const told = answers.discomfort ?? [];
-  const [hand, setHand] = useState<WorkingSide>(told[0]?.hand ?? firstFelt(answers.symptoms) ?? 'both');
-  const times: DiscomfortTimes = told.find((entry) => entry.hand === hand) ?? { hand };
+  const sessions = answers.discomfort ?? [];
+  const [hand, setHand] = useState<WorkingSide>(sessions[0]?.hand ?? firstFelt(answers.symptoms) ?? 'both');
+  const times: DiscomfortTimes = sessions.find((entry) => entry.hand === hand) ?? { hand };
   const set = (next: DiscomfortTimes) =>
     // Of both hands together, or of each by itself: the one takes the place of the other.
     change({
-      discomfort: [...told.filter((entry) => entry.hand !== hand && (entry.hand === 'both') === (hand === 'both')), next],
+      discomfort: [...sessions.filter((entry) => entry.hand !== hand && (entry.hand === 'both') === (hand === 'both')), next],
     });
   return (
     <div className="grid items-start gap-x-12 gap-y-6 lg:grid-cols-2">
@@ -39,10 +39,10 @@ export function TimesStep({ answers, change }: StepProps) {
             />
           </div>
         ))}
-        {told.length > 1 && (
+        {sessions.length > 1 && (
           <p className="flex gap-2 text-small text-ink-soft">
             You answered for{' '}
-            {told.map((entry) => (
+            {sessions.map((entry) => (
               <SideMark key={entry.hand} side={entry.hand} />
             ))}{' '}
             Showing the {HAND_WORDS[hand]}.

@@ -11,7 +11,7 @@ import {
   withPerson,
 } from '@clay-pot/core';
 import { useMemo } from 'react';
-import { useForWhom } from '../../domain/athlete/for-whom.js';
+import { useSubject } from '../../domain/athlete/named-subject.js';
 import { isoToday } from '../../ui/today.js';
 import { HandVerdicts, OffList, ScreenReasons } from '../../domain/athlete/screening-panel.js';
 import { useStudioLibrary } from '../../store/library.js';
@@ -52,7 +52,7 @@ export function VerdictStep({ athlete, answers, screening }: Props) {
 /** How much of the shelf is left. */
 function OnTheShelf({ athleteId, standing }: { athleteId: string; standing: readonly RecordedCaution[] }) {
   const { shelf } = useStudioLibrary();
-  const { person } = useForWhom(athleteId);
+  const { person } = useSubject(athleteId);
   const open = useMemo(() => movementsOpen(person, shelf, standing), [person, shelf, standing]);
   const whole = open.filter(({ openLevels, ofLevels }) => openLevels.length === ofLevels).length;
   const off = open.filter(({ openLevels }) => openLevels.length === 0);

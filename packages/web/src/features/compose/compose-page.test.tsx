@@ -9,13 +9,13 @@ import ComposePage from './compose-page.js';
 
 const solver = loadSolver();
 const now = () => performance.now();
-const asked: ComposeWork[] = [];
+const questions: ComposeWork[] = [];
 const composer = {
   warm: () => undefined,
   prepare: () => undefined,
   // The first answer is enough to see what a page makes of it.
   compose: async (work: ComposeWork) => {
-    asked.push(work);
+    questions.push(work);
     return composeWith(work, await solver, { now, better: () => false });
   },
   swaps: (work: ComposeWork, blockId: string) => swapsIn(work, blockId),
@@ -23,7 +23,7 @@ const composer = {
 };
 let away: () => void;
 beforeEach(() => {
-  asked.length = 0;
+  questions.length = 0;
   away = workersServe(composer);
 });
 afterEach(() => away());
@@ -51,11 +51,11 @@ describe('composing', () => {
     minutes('8');
     await user.click(compose());
     const [first] = await keeps();
-    expect(asked[0]).toMatchObject({ minutes: 8, athlete: { equipment: wren.equipment } });
+    expect(questions[0]).toMatchObject({ minutes: 8, athlete: { equipment: wren.equipment } });
     await user.click(first!);
     await user.click(screen.getByRole('button', { name: 'Generate again, keeping 1' }));
-    await waitFor(() => expect(asked).toHaveLength(2));
-    expect(asked[1]!.locked).toHaveLength(1);
+    await waitFor(() => expect(questions).toHaveLength(2));
+    expect(questions[1]!.locked).toHaveLength(1);
   });
 
   test('what cannot be had together says what would have to change; what is typed badly stays with the reason', async () => {

@@ -5,7 +5,7 @@ import { USUAL_METHOD } from '@clay-pot/core/library';
 import { useMemo, useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { useAthlete, useIntakes, usePast } from '../../api/queries.js';
-import { WhomField } from '../../domain/athlete/whom-choice.js';
+import { AthleteField } from '../../domain/athlete/athlete-choice.js';
 import { AnswerView } from '../../domain/composing/answer-view.js';
 import { useComposition } from '../../domain/composing/use-composition.js';
 import { WishForm } from '../../domain/composing/wish-form.js';
@@ -17,7 +17,7 @@ import { useSessionView } from '../../domain/sequence/session-view.js';
 import { PotDrawing } from '../../drawing/pot.js';
 import { Button } from '../../ui/button.js';
 import { Empty, Loading, Page } from '../../ui/page.js';
-import { athleteIn } from '../../domain/athlete/of-whom.js';
+import { athleteIn } from '../../domain/athlete/athlete-of-view.js';
 
 /** A sequence composed for somebody: for whom, for what, in how many minutes, and why so. */
 export default function ComposePage() {
@@ -27,14 +27,14 @@ export default function ComposePage() {
   const intakes = useIntakes(athleteId);
   const past = usePast(athleteId);
   const choose = (id: string | undefined) => setParams(id === undefined ? {} : { athlete: id }, { replace: true });
-  const whom = <WhomField label="Athlete" value={athleteId} nobody="Any athlete" choose={choose} />;
+  const athleteChoice = <AthleteField label="Athlete" value={athleteId} nobody="Any athlete" choose={choose} />;
   const isComing = athleteId !== undefined && (athlete.isPending || intakes.isPending || past.isPending);
   return (
     <Page title="Generate sequence" lead="Set a goal and a time. Clay Pot suggests a sequence; you decide.">
       {isComing ? (
         <Loading what="the person" />
       ) : (
-        <Composer key={athleteId ?? ''} athlete={athlete.data} intakes={intakes.data ?? []} whom={whom} />
+        <Composer key={athleteId ?? ''} athlete={athlete.data} intakes={intakes.data ?? []} athleteChoice={athleteChoice} />
       )}
     </Page>
   );
@@ -43,10 +43,10 @@ export default function ComposePage() {
 interface Props {
   athlete: Athlete | undefined;
   intakes: readonly StoredIntake[];
-  whom: React.ReactNode;
+  athleteChoice: React.ReactNode;
 }
 
-function Composer({ athlete, intakes, whom }: Props) {
+function Composer({ athlete, intakes, athleteChoice }: Props) {
   const [wishes, setWishes] = useState<Wishes>(() => firstWishes(athlete, intakes, USUAL_METHOD.id));
   const composition = useComposition(athlete, wishes);
   const { state, answer, locked, compose } = composition;
@@ -66,7 +66,7 @@ function Composer({ athlete, intakes, whom }: Props) {
           if (answerTop > window.innerHeight / 2) result.current?.scrollIntoView({ block: 'start' });
         }}
       >
-        {whom}
+        {athleteChoice}
         <WishForm wishes={wishes} change={setWishes} />
         <div className="sticky bottom-(--bar,0px) z-10 -mx-1 bg-porcelain px-1 py-2">
           <Button kind="primary" type="submit" className="w-full">
@@ -79,7 +79,7 @@ function Composer({ athlete, intakes, whom }: Props) {
         <AnswerView
           composition={composition}
           takeLabel={athlete ? `Use this sequence for ${firstName(athlete.name)}` : 'Use this sequence'}
-          take={(taken) => void keep(taken)}
+          take={(composed) => void keep(composed)}
           pot={sequence && <Pot sequence={sequence} athlete={athlete} />}
         />
       </div>

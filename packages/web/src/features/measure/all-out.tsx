@@ -23,9 +23,9 @@ export function AllOutCue({ line }: { line: { readonly current: readonly ForceSa
   }, [line]);
   if (elapsed === null) return <b className="text-lead">Squeeze as hard as you can. Timing starts when you squeeze</b>;
   const number = Math.min(ALL_OUT.contractions, Math.floor(elapsed / CYCLE_S) + 1);
-  const within = elapsed % CYCLE_S;
-  const works = within < ALL_OUT.workS;
-  const leftS = Math.ceil((works ? ALL_OUT.workS : CYCLE_S) - within);
+  const cycleS = elapsed % CYCLE_S;
+  const works = cycleS < ALL_OUT.workS;
+  const leftS = Math.ceil((works ? ALL_OUT.workS : CYCLE_S) - cycleS);
   return (
     <span className="text-lead figures" aria-live="polite">
       <b className={works ? 'text-ink' : 'text-celadon'}>{works ? 'Squeeze' : 'Open'}</b> {leftS} s · {number} of {ALL_OUT.contractions}
@@ -34,27 +34,28 @@ export function AllOutCue({ line }: { line: { readonly current: readonly ForceSa
 }
 
 /** What an all-out test came to: each squeeze, what can be kept up, what was left above it, and how long harder holds would last. */
-export function AllOutResult({ test: { contractionsN, told } }: { test: AllOutTest }) {
-  if (!told) return null;
+export function AllOutResult({ test: { contractionsN, criticalForce } }: { test: AllOutTest }) {
+  if (!criticalForce) return null;
   return (
     <div className="grid gap-2">
       <p>
         <Term term="criticalForce">
-          Sustainable: <b>{readingText('N', told.criticalForceN)}</b>
+          Sustainable: <b>{readingText('N', criticalForce.criticalForceN)}</b>
         </Term>
-        , {told.percentOfBest.toFixed(0)} % of the best squeeze. Above that only once: <b>{readingText('N·s', told.capacityAboveNs)}</b>.
+        , {criticalForce.percentOfBest.toFixed(0)} % of the best squeeze. Above that only once:{' '}
+        <b>{readingText('N·s', criticalForce.capacityAboveNs)}</b>.
       </p>
-      <AllOutChart contractionsN={contractionsN} told={told} />
-      <RepeatsAbove told={told} />
+      <AllOutChart contractionsN={contractionsN} criticalForce={criticalForce} />
+      <RepeatsAbove criticalForce={criticalForce} />
     </div>
   );
 }
 
-function AllOutChart({ contractionsN, told }: { contractionsN: readonly number[]; told: CriticalForce }) {
+function AllOutChart({ contractionsN, criticalForce }: { contractionsN: readonly number[]; criticalForce: CriticalForce }) {
   const rows = contractionsN.map((valueN, index) => ({
     number: index + 1,
     force: shownValue('N', valueN),
-    left: Math.max(0, told.leftNs[index] ?? 0),
+    left: Math.max(0, criticalForce.leftNs[index] ?? 0),
   }));
   const summary = `Mean force of ${rows.length} squeezes, from ${numberText('N', contractionsN[0] ?? 0)} to ${readingText('N', contractionsN.at(-1) ?? 0)}, and the work left above the sustainable force`;
   return (
@@ -68,7 +69,7 @@ function AllOutChart({ contractionsN, told }: { contractionsN: readonly number[]
             <YAxis yAxisId="force" tick={{ fontSize: 11 }} />
             <YAxis yAxisId="left" orientation="right" domain={[0, 'auto']} tick={{ fontSize: 11 }} width={48} />
             <Bar yAxisId="force" dataKey="force" fill="var(--color-load-2)" isAnimationActive={false} />
-            <ReferenceLine yAxisId="force" y={shownValue('N', told.criticalForceN)} stroke="var(--color-ink)" strokeWidth={2} />
+            <ReferenceLine yAxisId="force" y={shownValue('N', criticalForce.criticalForceN)} stroke="var(--color-ink)" strokeWidth={2} />
             <Line yAxisId="left" dataKey="left" stroke="var(--color-ink)" strokeDasharray="4 3" dot={false} isAnimationActive={false} />
           </ComposedChart>
         </ResponsiveContainer>
@@ -78,8 +79,8 @@ function AllOutChart({ contractionsN, told }: { contractionsN: readonly number[]
 }
 
 /** How often shares of the best squeeze can be repeated in this rhythm with what there is above. */
-function RepeatsAbove({ told }: { told: CriticalForce }) {
-  const repeats = repeatsAbove(told);
+function RepeatsAbove({ criticalForce }: { criticalForce: CriticalForce }) {
+  const repeats = repeatsAbove(criticalForce);
   if (repeats.length === 0) return null;
   return (
     <p className="text-ink-soft">

@@ -24,7 +24,7 @@ import { BandView } from '../../domain/band/band-view.js';
 import { useBand } from '../../domain/band/use-band.js';
 import { DeviceChoice } from '../../domain/devices/device-choice.js';
 import { deviceForHold, type Source } from '../../domain/devices/sources.js';
-import { useForWhom } from '../../domain/athlete/for-whom.js';
+import { useSubject } from '../../domain/athlete/named-subject.js';
 import { useStandingCautions } from '../../domain/athlete/standing-cautions.js';
 import { readingText } from '../../domain/measuring/units.js';
 import { Button } from '../../ui/button.js';
@@ -55,7 +55,7 @@ export default function BandPage() {
 }
 
 /** A number within limits; NaN keeps the last word of it on the screen with the reason. */
-const within = (typed: string, { min, max }: { min: number; max: number }) => {
+const clampTo = (typed: string, { min, max }: { min: number; max: number }) => {
   const value = readNumber(typed);
   return value >= min && value <= max ? value : null;
 };
@@ -66,8 +66,8 @@ function BandBench({ athlete }: { athlete: Athlete }) {
   const [effort, setEffort] = useState('40');
   const [seconds, setSeconds] = useState('5');
   const [source, setSource] = useState<Source>(AT_FIRST);
-  const effortPercent = within(effort, DOSE_LIMITS.effortPercent);
-  const holdS = within(seconds, DOSE_LIMITS.holdS);
+  const effortPercent = clampTo(effort, DOSE_LIMITS.effortPercent);
+  const holdS = clampTo(seconds, DOSE_LIMITS.holdS);
   return (
     <Page
       title="Target practice"
@@ -127,7 +127,7 @@ interface PressProps {
 
 /** One press after the other, each with its score; what is off for this hand is said instead. */
 function Press({ athlete, action, hand, effortPercent, holdS, source }: PressProps) {
-  const { person } = useForWhom(athlete.id);
+  const { person } = useSubject(athlete.id);
   const cautions = useStandingCautions(athlete);
   const [isOn, setOn] = useState(false);
   const [scores, setScores] = useState<readonly BandScore[]>([]);

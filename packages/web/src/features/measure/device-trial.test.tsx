@@ -3,7 +3,7 @@ import { type DeviceFault, type DeviceSample, programSeconds, SimulatedDevice, t
 import { act, screen } from '@testing-library/react';
 import type { Device, DeviceEvents } from '../../domain/devices/device.js';
 import { show } from '../../screen.fixture.js';
-import { DeviceTrial, type Taken } from './device-trial.js';
+import { DeviceTrial, type DeviceResult } from './device-trial.js';
 
 /** A device whose samples the test sends. */
 function wired() {
@@ -11,8 +11,8 @@ function wired() {
   const ended = jest.fn();
   const device: Device = {
     name: 'A gauge',
-    connect: (told) => {
-      events = told;
+    connect: (listeners) => {
+      events = listeners;
       return ended;
     },
   };
@@ -28,7 +28,7 @@ const inParts = <T,>(list: readonly T[], size: number) =>
 
 async function onDevice(sort: TrialSort = 'force') {
   const wire = wired();
-  const take = jest.fn<(taken: Taken) => void>();
+  const take = jest.fn<(result: DeviceResult) => void>();
   const shown = show(<DeviceTrial device={wire.device} sort={sort} hand="left" take={take} />);
   await shown.user.click(screen.getByRole('button', { name: 'Start trial' }));
   return { ...shown, ...wire, take };

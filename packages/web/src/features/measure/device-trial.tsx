@@ -8,7 +8,7 @@ import { LiveTrace } from '../../domain/band/live-trace.js';
 import { type Trial, useTrial } from './use-trial.js';
 
 /** What is taken of a trial, by hand, newtons or degrees; of an all-out test what can be done above it, too, N·s. */
-export interface Taken {
+export interface DeviceResult {
   readonly values: Partial<Record<Hand, number>>;
   readonly aboveNs?: number;
 }
@@ -17,24 +17,24 @@ interface Props {
   device: Device;
   sort: TrialSort;
   hand: Hand;
-  take: (taken: Taken) => void;
+  take: (result: DeviceResult) => void;
 }
 
 const SHOWN_EVERY_MS = 100;
 
 /** What can be taken of a trial; null where it came to nothing. */
-function takenOf(told: TrialReport, hand: Hand): Taken | null {
-  switch (told.sort) {
+function resultOf(report: TrialReport, hand: Hand): DeviceResult | null {
+  switch (report.sort) {
     case 'force':
-      return told.trace.peakN === null ? null : { values: { [hand]: told.trace.peakN } };
+      return report.trace.peakN === null ? null : { values: { [hand]: report.trace.peakN } };
     case 'angle':
-      return told.angle.deg === null ? null : { values: { [hand]: told.angle.deg } };
+      return report.angle.deg === null ? null : { values: { [hand]: report.angle.deg } };
     case 'plates': {
-      const { split } = told.plates;
+      const { split } = report.plates;
       return split && { values: { left: split.leftN, right: split.rightN } };
     }
     case 'all-out': {
-      const { told: tested } = told.test;
+      const { criticalForce: tested } = report.test;
       return tested && { values: { [hand]: tested.criticalForceN }, aboveNs: tested.capacityAboveNs };
     }
   }
@@ -43,8 +43,8 @@ function takenOf(told: TrialReport, hand: Hand): Taken | null {
 /** A trial on a device: its signal as it comes, what it was, and what was wrong with it. */
 export function DeviceTrial({ device, sort, hand, take }: Props) {
   const trial = useTrial(device, sort);
-  const { state, told, trouble } = trial;
-  const taken = told && takenOf(told, hand);
+  const { state, report, trouble } = trial;
+  const result = report && resultOf(report, hand);
   const isAngle = sort === 'angle';
   return (
     <div className="mb-2 basis-full border border-line">
@@ -52,7 +52,7 @@ export function DeviceTrial({ device, sort, hand, take }: Props) {
         line={trial.line}
         isAngle={isAngle}
         isRunning={state === 'running'}
-        trace={told?.sort === 'force' ? told.trace : null}
+        trace={report?.sort === 'force' ? report.trace : null}
         className="h-40"
       />
       <div className="flex min-h-12 flex-wrap items-center gap-x-3 border-t border-line px-2 py-1">
@@ -66,9 +66,9 @@ export function DeviceTrial({ device, sort, hand, take }: Props) {
         ) : (
           <>
             <span className="min-w-0 flex-1 truncate text-small text-ink-soft">{device.name}</span>
-            {taken && (
-              <Button kind="primary" className="min-h-11" onClick={() => take(taken)}>
-                Use {takenText(taken, isAngle)}
+            {result && (
+              <Button kind="primary" className="min-h-11" onClick={() => take(result)}>
+                Use {resultText(result, isAngle)}
               </Button>
             )}
             <Button className="min-h-11" onClick={trial.start}>
@@ -82,12 +82,12 @@ export function DeviceTrial({ device, sort, hand, take }: Props) {
           {trouble}
         </p>
       )}
-      {told && <WhatItWas told={told} />}
+      {report && <WhatItWas report={report} />}
     </div>
   );
 }
 
-function takenText({ values: { left, right } }: Taken, isAngle: boolean): string {
+function resultText({ values: { left, right } }: DeviceResult, isAngle: boolean): string {
   const text = (value: number) => readingText(isAngle ? '°' : 'N', value);
   if (left !== undefined && right !== undefined) return `L ${text(left)}, R ${text(right)}`;
   return text(left ?? right ?? 0);
@@ -121,8 +121,8 @@ function Now({ trial: { line, latest }, sort, hand }: { trial: Trial; sort: Tria
   );
 }
 
-function WhatItWas({ told }: { told: TrialReport }) {
-  const facts = factsOf(told);
+function WhatItWas({ report }: { report: TrialReport }) {
+  const facts = factsOf(report);
   return (
     <div className="border-t border-line px-2 py-1.5 text-small">
       {facts.length > 0 && (
@@ -135,8 +135,8 @@ function WhatItWas({ told }: { told: TrialReport }) {
           ))}
         </dl>
       )}
-      {told.sort === 'all-out' && <AllOutResult test={told.test} />}
-      {faultsIn(told).map((text) => (
+      {report.sort === 'all-out' && <AllOutResult test={report.test} />}
+      {faultsIn(report).map((text) => (
         <p key={readable(text)} className="mt-1 border-l-4 border-load-3 bg-amber-wash px-2 py-1">
           {readable(text)}
         </p>
@@ -147,14 +147,14 @@ function WhatItWas({ told }: { told: TrialReport }) {
 
 type Fact = readonly [name: string, value: string | null];
 
-function factsOf(told: TrialReport): Fact[] {
-  switch (told.sort) {
+function factsOf(report: TrialReport): Fact[] {
+  switch (report.sort) {
     case 'force':
-      return factsOfForce(told.trace);
+      return factsOfForce(report.trace);
     case 'angle':
-      return [['furthest, held half a second', told.angle.deg === null ? null : readingText('°', told.angle.deg)]];
+      return [['furthest, held half a second', report.angle.deg === null ? null : readingText('°', report.angle.deg)]];
     case 'plates': {
-      const { split } = told.plates;
+      const { split } = report.plates;
       if (!split) return [];
       return [
         ['left', `${readingText('N', split.leftN)}, ${split.leftPercent.toFixed(0)} %`],

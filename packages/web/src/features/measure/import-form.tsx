@@ -102,9 +102,9 @@ export function ImportForm({ athleteId, table }: { athleteId: string; table: Rea
 
   async function keep(body: ReadingsInput) {
     try {
-      const { added, known } = await request<ReadingsAdded>(`/athletes/${athleteId}/readings`, { method: 'POST', body });
+      const { added, duplicates } = await request<ReadingsAdded>(`/athletes/${athleteId}/readings`, { method: 'POST', body });
       await refresh('readings', 'evidence');
-      const again = known > 0 ? ` ${counted(known, 'was', 'were')} already imported.` : '';
+      const again = duplicates > 0 ? ` ${counted(duplicates, 'was', 'were')} already imported.` : '';
       useToast.getState().show({ text: `${counted(added, 'reading')} recorded.${again}` });
       void navigate(`/people/${athleteId}`);
     } catch (error) {

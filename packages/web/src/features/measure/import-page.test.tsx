@@ -7,7 +7,7 @@ import ImportPage from './import-page.js';
 const wren = someone();
 const at = `/api/athletes/${wren.id}`;
 async function page() {
-  const asked = answering({
+  const requests = answering({
     [`GET ${at}`]: wren,
     [`GET ${at}/readings`]: [],
     [`POST ${at}/readings`]: { added: 2, known: 0 },
@@ -21,7 +21,7 @@ async function page() {
     return shown.user.upload(screen.getByLabelText(/CSV with column names/), file);
   };
   const posts = () =>
-    asked.filter(({ what }) => what.startsWith('POST')).map(({ body }) => body as { readings: { id: string; reading: object }[] });
+    requests.filter(({ what }) => what.startsWith('POST')).map(({ body }) => body as { readings: { id: string; reading: object }[] });
   return { ...shown, open, posts };
 }
 const LOG = 'date;side;test;result;unit\n12.03.2026;left;grip;41,5;kg\n12.03.2026;right;grip;44;kg\n';

@@ -17,7 +17,7 @@ beforeEach(() => {
 });
 
 async function bench(readings: StoredReading[] = [], cautions: Parameters<typeof someone>[0] = {}) {
-  const asked = answering({
+  const requests = answering({
     [`GET ${at}`]: someone(cautions),
     [`GET ${at}/readings`]: readings,
     [`GET ${at}/evidence`]: [],
@@ -36,7 +36,7 @@ async function bench(readings: StoredReading[] = [], cautions: Parameters<typeof
       await shown.user.type(field, `${value}{Enter}`);
     }
   };
-  const puts = () => asked.filter(({ what }) => what.startsWith('PUT')).map(({ body }) => body);
+  const puts = () => requests.filter(({ what }) => what.startsWith('PUT')).map(({ body }) => body);
   return { ...shown, choose, type, puts };
 }
 const press = (name: string | RegExp) => screen.getByRole('button', { name });

@@ -18,20 +18,20 @@ beforeEach(() => {
   });
   Object.assign(URL, { createObjectURL: () => 'blob:a-hand', revokeObjectURL: jest.fn() });
   HTMLCanvasElement.prototype.getContext = (() => ({ drawImage: () => undefined })) as never;
-  HTMLCanvasElement.prototype.toBlob = function toBlob(told) {
+  HTMLCanvasElement.prototype.toBlob = function toBlob(callback) {
     const jpeg = new Blob([new Uint8Array([0xff, 0xd8, 0xff])], { type: 'image/jpeg' });
     Object.assign(jpeg, { arrayBuffer: () => Promise.resolve(new Uint8Array([0xff, 0xd8, 0xff]).buffer) });
-    told(jpeg);
+    callback(jpeg);
   };
 });
 
 function goniometer(motion: 'wrist extension' | 'pronation' = 'wrist extension') {
-  const asked = answering({ [`PUT /api/athletes/${wren.id}/pictures/*`]: {} });
+  const requests = answering({ [`PUT /api/athletes/${wren.id}/pictures/*`]: {} });
   const take = jest.fn<(deg: number) => void>();
   const shown = show(<PhotoGoniometer athlete={wren} motion={motion} hand="left" take={take} />);
   const load = (file: File) => shown.user.upload(screen.getByLabelText('Load a photo'), file);
   const photo = () => load(new File(['x'], 'hand.jpg', { type: 'image/jpeg' }));
-  return { ...shown, asked, take, load, photo };
+  return { ...shown, asked: requests, take, load, photo };
 }
 const angle = () => screen.getByRole('status', { name: 'Angle' }).textContent;
 const point = (number: number) => screen.getByRole('button', { name: new RegExp(`^Point ${number}`) });
@@ -102,22 +102,22 @@ describe('an angle off a picture', () => {
   });
 
   test('is kept with the studio only once somebody agreed, who is named', async () => {
-    const { user, photo, asked } = goniometer();
+    const { user, photo, asked: requests } = goniometer();
     await photo();
     await user.click(await screen.findByText('Save the photo'));
     const keep = screen.getByRole('button', { name: 'Save photo' });
     expect(keep).toHaveProperty('disabled', true);
-    expect(asked).toEqual([]);
+    expect(requests).toEqual([]);
     await user.clear(screen.getByLabelText('Consent given by'));
     await user.click(screen.getByRole('checkbox', { name: /They agreed today/ }));
     await user.click(keep);
     expect(await screen.findByText('must not be empty')).toBeTruthy();
-    expect(asked).toEqual([]);
+    expect(requests).toEqual([]);
     await user.type(screen.getByLabelText('Consent given by'), 'Wren, in person');
     await user.click(keep);
     await settle();
-    expect(asked[0]!.body).toMatchObject({ of: 'wrist extension', hand: 'left', consentBy: 'Wren, in person' });
-    expect((asked[0]!.body as { points: unknown[] }).points).toHaveLength(3);
+    expect(requests[0]!.body).toMatchObject({ of: 'wrist extension', hand: 'left', consentBy: 'Wren, in person' });
+    expect((requests[0]!.body as { points: unknown[] }).points).toHaveLength(3);
     expect(screen.getByText(/^Saved in the studio/)).toBeTruthy();
   });
 

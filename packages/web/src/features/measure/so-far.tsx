@@ -34,8 +34,8 @@ interface Props {
 export function SoFar({ athlete, protocol, unit, trials, before, detail }: Props) {
   const repeatsFor = useRepeats(before);
   const hands = isOfEachHand(protocol) ? HANDS : (['left'] as const);
-  const told = hands.filter((hand) => trials[hand].length > 0);
-  if (told.length === 0) return null;
+  const handsDone = hands.filter((hand) => trials[hand].length > 0);
+  if (handsDone.length === 0) return null;
   const measured = measuredAs(protocol);
   const repeats = repeatsFor({ ...protocol, ...(detail !== undefined && { detail }) });
   const { left, right } = trials;
@@ -46,7 +46,7 @@ export function SoFar({ athlete, protocol, unit, trials, before, detail }: Props
   return (
     <div aria-live="polite">
       <ul aria-label="Results" className="border-t-2 border-ink">
-        {told.map((hand) => (
+        {handsDone.map((hand) => (
           <HandSoFar key={hand} {...{ athlete, protocol, unit, hand, before, detail, repeats }} trials={trials[hand]} />
         ))}
       </ul>

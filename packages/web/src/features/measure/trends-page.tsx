@@ -29,7 +29,7 @@ import { ButtonLink } from '../../ui/button-link.js';
 import { SelectField, TextField } from '../../ui/field.js';
 import { SideMark } from '../../ui/marks.js';
 import { Loading, Page, Part, Trouble } from '../../ui/page.js';
-import { KeptPictures } from './kept-pictures.js';
+import { KeptPictures } from './saved-pictures.js';
 import { TrendChart } from './trend-chart.js';
 
 /** How one thing went over the weeks: both hands, with the error of each reading, the trend and when a goal is met. */

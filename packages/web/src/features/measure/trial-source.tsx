@@ -2,7 +2,7 @@ import type { Athlete } from '@clay-pot/contracts';
 import { type Hand, type Protocol, RANGE_MOTIONS, trialSortOf } from '@clay-pot/core';
 import { useMemo } from 'react';
 import { deviceFor, type Source } from '../../domain/devices/sources.js';
-import { DeviceTrial, type Taken } from './device-trial.js';
+import { DeviceTrial, type DeviceResult } from './device-trial.js';
 import { PhotoGoniometer } from './photo-goniometer.js';
 import { TypedAllOut } from './typed-all-out.js';
 
@@ -12,7 +12,7 @@ interface Props {
   hand: Hand;
   leverCm: number;
   source: Source;
-  take: (taken: Taken) => void;
+  take: (result: DeviceResult) => void;
 }
 
 /** Where the numbers of a turn come from beside a typed one: a device, a picture, or the contractions of a whole test. */

@@ -23,7 +23,7 @@ import { TextField } from '../../ui/field.js';
 import { SideMark } from '../../ui/marks.js';
 import { gaugeOf, type Source } from '../../domain/devices/sources.js';
 import { useValueLook, ValueEntry } from '../../domain/measuring/value-entry.js';
-import type { Taken } from './device-trial.js';
+import type { DeviceResult } from './device-trial.js';
 import { TrialSource } from './trial-source.js';
 import { Stopwatch } from './stopwatch.js';
 import { RestTimer } from './rest-timer.js';
@@ -129,7 +129,7 @@ function TrialEntry({ athlete, measuring, protocol, unit, hand, index, source }:
   const look = useValueLook(protocol, unit, athlete.id, keep);
   const take = (shown: number) => look.look(inKept(shown));
   /** One force or angle is looked at as if it were typed; what is of both hands, or of a whole test, is taken as it is. */
-  function takeFromDevice({ values, aboveNs }: Taken) {
+  function takeFromDevice({ values, aboveNs }: DeviceResult) {
     const kept = HANDS.flatMap((each) => {
       const value = values[each];
       return value === undefined ? [] : [{ protocolId: protocol.id, hand: each, value: Number(value.toFixed(2)) }];

@@ -2,12 +2,12 @@ import { describe, expect, jest, test } from '@jest/globals';
 import { kgFromN } from '@clay-pot/core';
 import { screen } from '@testing-library/react';
 import { answering, show } from '../../screen.fixture.js';
-import type { Taken } from './device-trial.js';
+import type { DeviceResult } from './device-trial.js';
 import { TypedAllOut } from './typed-all-out.js';
 
 function typed() {
   answering({});
-  const take = jest.fn<(taken: Taken) => void>();
+  const take = jest.fn<(result: DeviceResult) => void>();
   const shown = show(<TypedAllOut hand="right" take={take} />);
   const field = screen.getByRole('textbox');
   return { ...shown, take, type: (text: string) => shown.user.type(field, text) };

@@ -4,10 +4,10 @@ import { boundsText, shownUnit, storedValue, readable } from '../../domain/measu
 import { Button } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
 import { AllOutResult } from './all-out.js';
-import type { Taken } from './device-trial.js';
+import type { DeviceResult } from './device-trial.js';
 
 /** The mean of each squeeze, read off any gauge and typed in a row; what it comes to is shown as it is typed. */
-export function TypedAllOut({ hand, take }: { hand: Hand; take: (taken: Taken) => void }) {
+export function TypedAllOut({ hand, take }: { hand: Hand; take: (result: DeviceResult) => void }) {
   const [typed, setTyped] = useState('');
   const words = typed.split(/[\s;]+/).filter((word) => word !== '');
   const { min, max } = READING_LIMITS.N;
@@ -43,11 +43,14 @@ export function TypedAllOut({ hand, take }: { hand: Hand; take: (taken: Taken) =
           ))}
         </div>
       )}
-      {test?.told && (
+      {test?.criticalForce && (
         <Button
           kind="primary"
           className="mt-2 min-h-11"
-          onClick={() => test.told && take({ values: { [hand]: test.told.criticalForceN }, aboveNs: test.told.capacityAboveNs })}
+          onClick={() =>
+            test.criticalForce &&
+            take({ values: { [hand]: test.criticalForce.criticalForceN }, aboveNs: test.criticalForce.capacityAboveNs })
+          }
         >
           Use
         </Button>

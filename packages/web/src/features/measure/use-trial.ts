@@ -6,7 +6,7 @@ import {
   LASTS_AT_MOST_S,
   NOTHING_SEEN,
   OVER_AFTER_S,
-  tellTrial,
+  reportOf,
   type TrialSort,
   type TrialReport,
   watched,
@@ -18,7 +18,7 @@ import type { Device } from '../../domain/devices/device.js';
 export interface Trial {
   readonly state: 'idle' | 'running' | 'done';
   /** What the signal says, once it is over. */
-  readonly told: TrialReport | null;
+  readonly report: TrialReport | null;
   /** Why it ended otherwise than it should. */
   readonly trouble: string | null;
   readonly start: () => void;
@@ -34,7 +34,7 @@ const UNIT_CHANGED = 'The device changed its unit during the trial, so this tria
 /** One trial on a device: from the start to the end of the effort, or until it is stopped. */
 export function useTrial(device: Device, sort: TrialSort): Trial {
   const [state, setState] = useState<Trial['state']>('idle');
-  const [told, setTold] = useState<TrialReport | null>(null);
+  const [report, setTold] = useState<TrialReport | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const line = useRef<ForceSample[]>([]);
   const samples = useRef<DeviceSample[]>([]);
@@ -45,7 +45,7 @@ export function useTrial(device: Device, sort: TrialSort): Trial {
     (why: string | null) => {
       disconnect.current?.();
       disconnect.current = null;
-      setTold(why !== UNIT_CHANGED && line.current.length > 0 ? tellTrial(sort, samples.current) : null);
+      setTold(why !== UNIT_CHANGED && line.current.length > 0 ? reportOf(sort, samples.current) : null);
       setTrouble(why);
       setState('done');
     },
@@ -85,5 +85,5 @@ export function useTrial(device: Device, sort: TrialSort): Trial {
   }, [state, finish, sort]);
   // Whoever leaves lets the device go.
   useEffect(() => () => disconnect.current?.(), []);
-  return { state, told, trouble, start, stop: () => finish(null), line, latest };
+  return { state, report, trouble, start, stop: () => finish(null), line, latest };
 }

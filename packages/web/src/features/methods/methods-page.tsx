@@ -109,7 +109,7 @@ function MethodHead({ method, isShown }: { method: Method; isShown: boolean }) {
     });
     await navigate(`/methods/${id}/edit`);
   }
-  async function takeOff() {
+  async function archive() {
     await remove.mutateAsync({ id: method.id, undo: false });
     useToast.getState().show({
       text: `${method.name} archived. Sequences that use it keep it.`,
@@ -135,7 +135,7 @@ function MethodHead({ method, isShown }: { method: Method; isShown: boolean }) {
           Duplicate
         </Button>
         {own && (
-          <Button kind="quiet" className="px-2! py-0.5! text-small!" aria-label={`Archive ${method.name}`} onClick={() => void takeOff()}>
+          <Button kind="quiet" className="px-2! py-0.5! text-small!" aria-label={`Archive ${method.name}`} onClick={() => void archive()}>
             Archive
           </Button>
         )}

@@ -16,29 +16,29 @@ beforeEach(() => {
 
 describe('methods', () => {
   test('a shipped one is copied under an id of its own, with all of its choices, and opened to be changed', async () => {
-    const asked = answering({ 'PUT /api/methods/*': stored });
+    const requests = answering({ 'PUT /api/methods/*': stored });
     const { user } = show(<MethodsPage />, '/methods', '/methods/:id?');
     await user.click(screen.getByRole('button', { name: `Duplicate ${floor.name} and edit it` }));
     await settle();
-    const put = asked.find(({ what }) => what.startsWith('PUT /api/methods/'))!;
+    const put = requests.find(({ what }) => what.startsWith('PUT /api/methods/'))!;
     expect(put.body).toMatchObject({ dosing: floor.dosing, effortCeilingPercent: floor.effortCeilingPercent });
     expect(screen.getByTestId('where').textContent).toMatch(/^\/methods\/[0-9a-f-]{36}\/edit$/);
   });
 
   test('a choice outside its limits is refused beside its field; within them it is kept with its version', async () => {
-    const asked = answering({ 'GET /api/methods': [stored], 'PUT /api/methods/*': stored });
+    const requests = answering({ 'GET /api/methods': [stored], 'PUT /api/methods/*': stored });
     const { user } = show(<MethodEditorPage />, `/methods/${ID}/edit`, '/methods/:id/edit');
     await settle();
     const ceiling = screen.getByLabelText('Maximum effort of any block, %');
     fireEvent.change(ceiling, { target: { value: '200' } });
     await user.click(screen.getByRole('button', { name: 'Save' }));
     expect(await screen.findByText(/within 10–100 %/)).toBeTruthy();
-    expect(asked.some(({ what }) => what.startsWith('PUT'))).toBe(false);
+    expect(requests.some(({ what }) => what.startsWith('PUT'))).toBe(false);
     fireEvent.change(ceiling, { target: { value: '20' } });
     await user.selectOptions(screen.getByLabelText('Dosing'), 'breaths');
     await user.click(screen.getByRole('button', { name: 'Save' }));
     await settle();
-    expect(asked.find(({ what }) => what === `PUT /api/methods/${ID}`)!.body).toMatchObject({
+    expect(requests.find(({ what }) => what === `PUT /api/methods/${ID}`)!.body).toMatchObject({
       effortCeilingPercent: 20,
       dosing: 'breaths',
       name: 'Breathing floor',

@@ -9,18 +9,18 @@ import { ButtonLink } from '../../ui/button-link.js';
 import { useTitle } from '../../ui/page.js';
 import { useToast } from '../../ui/toast.js';
 import { PrecautionsPanel } from '../../domain/athlete/precautions-panel.js';
-import { useForWhom } from '../../domain/athlete/for-whom.js';
+import { useSubject } from '../../domain/athlete/named-subject.js';
 import { useLevelPicture } from '../../domain/movement/level-picture.js';
 import { MovingPicture } from '../../domain/movement/moving-picture.js';
 import { MovementLadder } from './movement-ladder.js';
-import { athleteIn } from '../../domain/athlete/of-whom.js';
+import { athleteIn } from '../../domain/athlete/athlete-of-view.js';
 
 /** A movement in full: its picture, what it is for, how to do and watch it, what to mind, and its ladder with what each level asks. */
 export function MovementDetail({ movement }: { movement: Movement }) {
   useTitle(movement.name);
   const [params, setParams] = useSearchParams();
   const athleteId = athleteIn(params);
-  const { person } = useForWhom(athleteId);
+  const { person } = useSubject(athleteId);
   const [shownId, setShownId] = useState(movement.ladder[0].id);
   const level = movement.ladder.find(({ id }) => id === shownId) ?? movement.ladder[0];
   return (
@@ -46,7 +46,7 @@ export function MovementDetail({ movement }: { movement: Movement }) {
       </div>
       <div className="mt-5 grid gap-x-8 gap-y-5 sm:grid-cols-2">
         <Lines title="Common faults" lines={movement.faults} />
-        {movement.cautions.length > 0 && <Mind movement={movement} />}
+        {movement.cautions.length > 0 && <Precautions movement={movement} />}
       </div>
       <MovementLadder
         movement={movement}
@@ -80,7 +80,7 @@ function Tools({ movement }: { movement: Movement }) {
   const remove = useRemoveMovement();
   const navigate = useNavigate();
   const { show } = useToast.getState();
-  async function takeOff() {
+  async function archive() {
     await remove.mutateAsync({ id: movement.id, undo: false });
     show({
       text: `${movement.name} is archived.`,
@@ -94,7 +94,7 @@ function Tools({ movement }: { movement: Movement }) {
       <ButtonLink to={`/movements/${own ? movement.id : 'new'}/edit${own ? '' : `?from=${movement.id}`}`}>
         {own ? 'Edit' : 'Duplicate and edit'}
       </ButtonLink>
-      {own && !own.removed && <Button onClick={() => void takeOff()}>Archive</Button>}
+      {own && !own.removed && <Button onClick={() => void archive()}>Archive</Button>}
       {own?.removed && <Button onClick={() => void remove.mutateAsync({ id: movement.id, undo: true })}>Restore</Button>}
     </div>
   );
@@ -140,7 +140,7 @@ function Unposed({ movement: { id } }: { movement: Movement }) {
   );
 }
 
-function Mind({ movement }: { movement: Movement }) {
+function Precautions({ movement }: { movement: Movement }) {
   return (
     <section className="border-l-4 border-load-3 bg-amber-wash px-4 py-2">
       <h3 className="text-body">Precautions</h3>

@@ -12,7 +12,7 @@ beforeEach(() => {
 
 describe('a movement of the studio’s own', () => {
   test('is kept only when its ladder rises and every caution says something', async () => {
-    const asked = answering({ 'PUT /api/movements/*': {} });
+    const requests = answering({ 'PUT /api/movements/*': {} });
     const { user } = show(<MovementEditorPage />, '/movements/new/edit?from=bearing.fist-support', '/movements/:id/edit');
     await settle();
     const keep = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Save' });
@@ -40,7 +40,7 @@ describe('a movement of the studio’s own', () => {
     expect(falls()).toBe(false);
     await user.click(keep());
     await settle();
-    const put = asked.find(({ what }) => what.startsWith('PUT /api/movements/'))!;
+    const put = requests.find(({ what }) => what.startsWith('PUT /api/movements/'))!;
     expect(put.body).toMatchObject({ name: 'Fist support on the jetty', family: 'bearing-holds' });
     const { ladder } = put.body as { ladder: Level[] };
     expect(ladder).toHaveLength(must(shippedMovement('bearing.fist-support'), 'fist support').ladder.length + 1);

@@ -80,9 +80,9 @@ function MovementEditor({ start, etag }: { start: Movement; etag?: string }) {
   };
   const faults = checkMovement(movement);
   // What is only not written yet is no mistake before somebody wants to keep it.
-  const [asked, setAsked] = useState(etag !== undefined);
+  const [confirmed, setAsked] = useState(etag !== undefined);
   const unwritten = useMemo(() => new Set(checkMovement(start).map(({ pointer }) => pointer)), [start]);
-  const seen = asked ? faults : faults.filter(({ pointer }) => !unwritten.has(pointer));
+  const seen = confirmed ? faults : faults.filter(({ pointer }) => !unwritten.has(pointer));
   const shown = refused.length ? refused : seen;
 
   async function keep(input: MovementInput) {
@@ -90,8 +90,8 @@ function MovementEditor({ start, etag }: { start: Movement; etag?: string }) {
       await save.mutateAsync({ id, input, ...(etag && { etag }) });
       void navigate(`/movements/${id}`);
     } catch (error) {
-      const told = error instanceof ProblemError ? error.problem.errors : undefined;
-      setRefused(told?.length ? told : [{ pointer: '', message: error instanceof Error ? error.message : String(error) }]);
+      const problems = error instanceof ProblemError ? error.problem.errors : undefined;
+      setRefused(problems?.length ? problems : [{ pointer: '', message: error instanceof Error ? error.message : String(error) }]);
     }
   }
   return (

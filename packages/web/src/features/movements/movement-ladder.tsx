@@ -7,8 +7,8 @@ import {
   type Person,
   capitalSentence,
   doseSentence,
-  type Rung as RungOfLadder,
-  rungsOf,
+  type LevelDemand,
+  levelDemands,
   STRENGTH_WORDS,
   USUAL_RANGES,
 } from '@clay-pot/core';
@@ -17,7 +17,7 @@ import { ButtonLink } from '../../ui/button-link.js';
 import { DemandLine } from '../../domain/movement/demand-line.js';
 import { LevelPicture } from '../../domain/movement/level-picture.js';
 import { possibly } from '../../domain/movement/possibly.js';
-import { WhomChoice } from '../../domain/athlete/whom-choice.js';
+import { AthleteChoice } from '../../domain/athlete/athlete-choice.js';
 
 interface LadderProps {
   movement: Movement;
@@ -30,13 +30,13 @@ interface LadderProps {
 
 /** The ladder drawn as one: the easiest rung at the foot, each with what it asks of the person in view. */
 export function MovementLadder({ movement, person, athleteId, shownId, show, choose }: LadderProps) {
-  const { value: rungs, trouble } = useMemo(() => possibly(() => rungsOf(person, movement)), [person, movement]);
+  const { value: demands, trouble } = useMemo(() => possibly(() => levelDemands(person, movement)), [person, movement]);
   const top = [...movement.ladder].reverse();
   return (
     <section className="mt-6">
       <div className="mb-1 flex flex-wrap items-end justify-between gap-2 border-b-2 border-ink pb-1">
         <h3 className="text-body">Levels, easiest at the bottom</h3>
-        <WhomChoice
+        <AthleteChoice
           label="Demand for"
           className="w-52 text-small"
           nobody="for an average adult"
@@ -51,7 +51,7 @@ export function MovementLadder({ movement, person, athleteId, shownId, show, cho
             key={level.id}
             movement={movement}
             level={level}
-            rung={rungs?.find((rung) => rung.level.id === level.id)}
+            row={demands?.find((levelDemand) => levelDemand.level.id === level.id)}
             person={person}
             below={top[index + 1]}
             number={top.length - index}
@@ -68,7 +68,7 @@ export function MovementLadder({ movement, person, athleteId, shownId, show, cho
 interface RungProps {
   movement: Movement;
   level: Level;
-  rung: RungOfLadder | undefined;
+  row: LevelDemand | undefined;
   person: Person;
   below: Level | undefined;
   number: number;
@@ -77,7 +77,7 @@ interface RungProps {
   athleteId: string | undefined;
 }
 
-function Rung({ movement, level, rung, person, below, number, shown, show, athleteId }: RungProps) {
+function Rung({ movement, level, row, person, below, number, shown, show, athleteId }: RungProps) {
   const things = equipmentFor(movement, level);
   const place = [level.posture, level.contact, level.facing].filter((word) => word !== 'none' && word !== 'free');
   const levers = below ? leversBetween(below, level) : [];
@@ -113,7 +113,7 @@ function Rung({ movement, level, rung, person, below, number, shown, show, athle
         {levers.length > 0 && <p className="text-fine text-celadon">Harder by: {levers.join(', ')}</p>}
       </div>
       <div className="col-start-2 lg:col-start-auto lg:text-right">
-        {rung && <DemandLine demand={rung.demand} />}
+        {row && <DemandLine demand={row.demand} />}
         <p className="text-small font-semibold">{readable(capitalSentence(doseSentence(level.dose, movement, level)))}</p>
         <p className="mt-0.5 text-fine text-ink-soft">
           default for {USUAL_RANGES[level.dosing].label}; {USUAL_RANGES[level.dosing].source}

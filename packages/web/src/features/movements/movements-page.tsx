@@ -20,8 +20,8 @@ export default function MovementsPage() {
   const [params, setParams] = useSearchParams();
   const search = useRef<HTMLInputElement>(null);
   const text = params.get('find') ?? '';
-  const family = FAMILY_IDS.find((known) => known === params.get('family')) ?? '';
-  const loading = LOADINGS.find((known) => known === params.get('loading')) ?? '';
+  const family = FAMILY_IDS.find((familyId) => familyId === params.get('family')) ?? '';
+  const loading = LOADINGS.find((phase) => phase === params.get('loading')) ?? '';
   const library = useStudioLibrary().shelf;
   const inPictures = params.get('view') === 'pictures' && !id;
   const { movements: shown, isClosest } = findMovements(library, { ...NO_FILTER, text, family, loading });

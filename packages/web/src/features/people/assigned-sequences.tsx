@@ -20,7 +20,7 @@ export function AssignedSequences({ athleteId }: { athleteId: string }) {
       {own.length === 0 && <Empty>No sequence assigned yet. Choose one below, or create a new one.</Empty>}
       <ul>
         {own.map((item) => (
-          <Given key={item.id} item={item} />
+          <Assignment key={item.id} item={item} />
         ))}
       </ul>
       <GiveAnother athleteId={athleteId} given={own.map((item) => item.sequenceId)} />
@@ -28,11 +28,11 @@ export function AssignedSequences({ athleteId }: { athleteId: string }) {
   );
 }
 
-function Given({ item }: { item: AssignmentItem }) {
+function Assignment({ item }: { item: AssignmentItem }) {
   const save = useSaveAssignment();
   const { show } = useToast();
   const { id, athleteName: _name, sequenceTitle, ...input } = item;
-  function takeBack() {
+  function unassign() {
     save.mutate({ id, input: null });
     show({
       text: `${sequenceTitle} unassigned.`,
@@ -52,7 +52,7 @@ function Given({ item }: { item: AssignmentItem }) {
         value={item.weekdays}
         onChange={(weekdays) => save.mutate({ id, input: { ...input, weekdays } })}
       />
-      <Button kind="quiet" onClick={takeBack}>
+      <Button kind="quiet" onClick={unassign}>
         Unassign
       </Button>
       <ButtonLink kind="primary" to={`/sequences/${item.sequenceId}/lead?athlete=${item.athleteId}`}>

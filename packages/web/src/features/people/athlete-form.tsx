@@ -53,10 +53,10 @@ const shownBody = ({ statureCm, massKg }: Pick<AthleteInput, 'statureCm' | 'mass
 
 /** What is known of a person: the same rules as the server's, checked while typing. */
 export function AthleteForm({ athlete, save, cancel }: Props) {
-  const { id: _id, etag: _etag, ...known } = athlete ?? { id: '', etag: '', ...BLANK };
+  const { id: _id, etag: _etag, ...person } = athlete ?? { id: '', etag: '', ...BLANK };
   const { register, handleSubmit, control, setError, formState } = useForm<AthleteInput>({
     resolver: requestResolver(AthleteInput, { tidy: tidied, check: (values) => checkAthlete(values, isoToday()) }),
-    defaultValues: { ...known, ...shownBody(known) },
+    defaultValues: { ...person, ...shownBody(person) },
   });
   const { errors, isSubmitting } = formState;
 

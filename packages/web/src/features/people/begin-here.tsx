@@ -5,7 +5,7 @@ import { useStandingCautions } from '../../domain/athlete/standing-cautions.js';
 import { ButtonLink } from '../../ui/button-link.js';
 
 /** For somebody of whom nothing is known: what to ask first, what to measure first, and why. */
-export function BeginHere({ athlete, wasAsked }: { athlete: Athlete; wasAsked: boolean }) {
+export function BeginHere({ athlete, wasScreened: wasAsked }: { athlete: Athlete; wasScreened: boolean }) {
   const cautions = useStandingCautions(athlete);
   const name = firstName(athlete.name);
   const athleteId = athlete.id;

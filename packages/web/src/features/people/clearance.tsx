@@ -1,7 +1,7 @@
 import { readable } from '../../domain/measuring/units.js';
 import type { Athlete } from '@clay-pot/contracts';
 import {
-  cautionAsks,
+  precautionText,
   capitalSentence,
   bodyOf,
   cautionLabel,
@@ -54,7 +54,7 @@ export function Clearance({ person, edit }: { person: Athlete; edit: () => void 
           {cautions.length === 0 && <Empty>No restrictions.</Empty>}
           <ul>
             {cautions.map((entry) => (
-              <Minded key={keyOfCaution(entry)} entry={entry} until={untilOf(person, entry)} edit={edit} />
+              <Restriction key={keyOfCaution(entry)} entry={entry} until={untilOf(person, entry)} edit={edit} />
             ))}
           </ul>
         </Part>
@@ -68,20 +68,20 @@ export function Clearance({ person, edit }: { person: Athlete; edit: () => void 
 const untilOf = ({ cautions }: Athlete, entry: RecordedCaution) =>
   cautions.find((recorded) => keyOfCaution(recorded) === keyOfCaution(entry))?.clearedUntil;
 
-interface MindedProps {
+interface RestrictionProps {
   entry: RecordedCaution;
   until: string | undefined;
   edit: () => void;
 }
 
-function Minded({ entry, until, edit }: MindedProps) {
+function Restriction({ entry, until, edit }: RestrictionProps) {
   const waits = forbidsLoading(entry);
   return (
     <li className="border-b border-line py-2">
       <b className={waits ? 'text-iron' : ''}>{cautionLabel(entry)}</b>
       {entry.since && !entry.stopped && <span className="text-ink-soft"> since {dayWords(entry.since)}</span>}
       {entry.note && <span>. {entry.note}</span>}
-      <p className="text-small text-ink-soft">{readable(capitalSentence(cautionAsks(entry)))}</p>
+      <p className="text-small text-ink-soft">{readable(capitalSentence(precautionText(entry)))}</p>
       {until && (
         <p className="text-small">
           {until >= isoToday() ? 'Cleared until' : 'The clearance ended on'} {dayWords(until)}.

@@ -131,9 +131,9 @@ function When({ hands }: { hands: readonly LevelItem[] }) {
 function ForecastLine({ label, forecasts }: { label: string; forecasts: readonly GateForecast[] }) {
   const unknown = forecasts.find(({ onDay }) => onDay === null);
   const last = [...forecasts].sort((a, b) => (b.onDay ?? '').localeCompare(a.onDay ?? ''))[0];
-  const told = unknown ?? last;
-  if (!told) return null;
-  const { fromDay, toDay, why, sooner } = told;
+  const forecast = unknown ?? last;
+  if (!forecast) return null;
+  const { fromDay, toDay, why, sooner } = forecast;
   return (
     <p>
       {label}:{' '}

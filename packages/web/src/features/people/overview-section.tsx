@@ -43,7 +43,7 @@ export default function OverviewSection() {
           </p>
         )}
       </div>
-      {readings.length === 0 && <BeginHere athlete={person} wasAsked={intakes.length > 0} />}
+      {readings.length === 0 && <BeginHere athlete={person} wasScreened={intakes.length > 0} />}
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,4fr)_minmax(0,5fr)]">
         <div className="grid grid-cols-[minmax(0,1fr)] gap-6">
           <NextSessionPart athleteId={person.id} />

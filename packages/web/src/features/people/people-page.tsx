@@ -105,7 +105,7 @@ export default function PeoplePage() {
 function PersonRow({ athlete }: { athlete: AthleteListItem }) {
   const today = isoToday();
   const cautions = useStandingCautions(athlete);
-  const minded = cautions.map((entry) => (
+  const restrictions = cautions.map((entry) => (
     <div key={keyOfCaution(entry)} className={forbidsLoading(entry) ? 'font-semibold text-iron' : ''}>
       {cautionLabel(entry)}
       {forbidsLoading(entry) && ': refer'}
@@ -118,12 +118,12 @@ function PersonRow({ athlete }: { athlete: AthleteListItem }) {
           {athlete.name}
         </Link>
         <div className="text-small text-ink-soft">{athlete.practice}</div>
-        <div className="text-small lg:hidden">{minded}</div>
+        <div className="text-small lg:hidden">{restrictions}</div>
       </td>
       <td className="py-2.5 pr-4 max-md:hidden">
         <SideMark side={athlete.dominantHand} />
       </td>
-      <td className="py-2 pr-4 text-small max-lg:hidden">{minded}</td>
+      <td className="py-2 pr-4 text-small max-lg:hidden">{restrictions}</td>
       <td className="py-2 pr-4 text-small whitespace-nowrap">{athlete.lastSessionAt ? agoText(athlete.lastSessionAt) : 'none yet'}</td>
       <td className="py-2 text-small whitespace-nowrap">
         <span className="max-lg:hidden">

@@ -76,7 +76,7 @@ describe('left beside right', () => {
 describe('where to begin', () => {
   test('says what to ask and what to measure first, each with why', async () => {
     answering(answers());
-    show(<BeginHere athlete={wren} wasAsked={false} />);
+    show(<BeginHere athlete={wren} wasScreened={false} />);
     await settle();
     expect(screen.getByRole('link', { name: 'Start check-in with Wren' }).getAttribute('href')).toBe(`/people/${wren.id}/check-in`);
     expect(screen.getAllByRole('listitem')).toHaveLength(6);
@@ -86,7 +86,7 @@ describe('where to begin', () => {
   test('offers nothing to measure that has to be cleared first', async () => {
     const referred = someone({ cautions: [{ caution: 'numbness' }] });
     answering(answers([], referred));
-    show(<BeginHere athlete={referred} wasAsked />);
+    show(<BeginHere athlete={referred} wasScreened />);
     await settle();
     expect(
       screen

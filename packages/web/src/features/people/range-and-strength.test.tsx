@@ -10,7 +10,7 @@ const wren = someone();
 const path = `/api/athletes/${wren.id}/readings`;
 
 async function panel(readings: unknown[] = []) {
-  const asked = answering({
+  const requests = answering({
     [`GET /api/athletes/${wren.id}`]: wren,
     [`GET ${path}`]: readings,
     [`GET /api/athletes/${wren.id}/evidence`]: [],
@@ -19,7 +19,7 @@ async function panel(readings: unknown[] = []) {
   const shown = show(<RangeAndStrength athleteId={wren.id} />);
   await settle();
   await shown.user.click(screen.getByRole('button', { name: 'Add reading' }));
-  const puts = () => asked.filter(({ what }) => what.startsWith('PUT')).map(({ body }) => body);
+  const puts = () => requests.filter(({ what }) => what.startsWith('PUT')).map(({ body }) => body);
   return { ...shown, puts };
 }
 const value = (unit: string) => screen.getByLabelText(`Value, ${unit}`);

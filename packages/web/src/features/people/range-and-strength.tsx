@@ -36,14 +36,14 @@ import { SideMark } from '../../ui/marks.js';
 import { Loading, Part } from '../../ui/page.js';
 import { isoToday } from '../../ui/today.js';
 import { useToast } from '../../ui/toast.js';
-import { useForWhom } from '../../domain/athlete/for-whom.js';
+import { useSubject } from '../../domain/athlete/named-subject.js';
 import { Maxima } from './maxima.js';
 import { Disclosure } from '../../ui/disclosure.js';
 
 /** What the computations know of a person's wrists and hands: measured where it is, estimated and said so where it is not. */
 export function RangeAndStrength({ athleteId }: { athleteId: string }) {
   const readings = useReadings(athleteId);
-  const { person } = useForWhom(athleteId);
+  const { person } = useSubject(athleteId);
   const [adding, setAdding] = useState(false);
   if (!readings.data) return <Loading what="readings" />;
   return (
@@ -123,7 +123,7 @@ function Latest({ athleteId, readings }: { athleteId: string; readings: readonly
   const add = useAddReading(athleteId);
   if (!readings.length)
     return <p className="border-b border-line pb-3 text-small text-ink-soft">No tests yet: everything is estimated from norms.</p>;
-  async function takeOut({ id, ...input }: StoredReading) {
+  async function removeReading({ id, ...input }: StoredReading) {
     await remove.mutateAsync(id);
     useToast.getState().show({
       text: 'Reading deleted.',
@@ -145,7 +145,7 @@ function Latest({ athleteId, readings }: { athleteId: string; readings: readonly
               {reading.of}, {reading.kind}
             </span>
             <b className="figures">{valueText(reading)}</b>
-            <button type="button" className="underline underline-offset-2" onClick={() => void takeOut(reading)}>
+            <button type="button" className="underline underline-offset-2" onClick={() => void removeReading(reading)}>
               Delete
             </button>
           </li>

@@ -14,7 +14,7 @@ import {
 import { useState } from 'react';
 import { useAssignments, useReadings, useSequence, useSequences } from '../../api/queries.js';
 import { Term } from '../../domain/terms/term.js';
-import { useForWhom } from '../../domain/athlete/for-whom.js';
+import { useSubject } from '../../domain/athlete/named-subject.js';
 import { useSessionView } from '../../domain/sequence/session-view.js';
 import { rangesOf } from '../../domain/sequence/wheel-panel.js';
 import { Wheel } from '../../drawing/wheel.js';
@@ -42,7 +42,7 @@ export function RangeWheel({ athlete }: { athlete: Athlete }) {
           ))}
         </SelectField>
       </div>
-      {document ? <Taken athlete={athlete} document={document} /> : <Drawn athlete={athlete} coverage={NOWHERE} />}
+      {document ? <UsedRange athlete={athlete} document={document} /> : <Drawn athlete={athlete} coverage={NOWHERE} />}
     </Part>
   );
 }
@@ -50,13 +50,13 @@ export function RangeWheel({ athlete }: { athlete: Athlete }) {
 /** No sequence: only the ranges. */
 const NOWHERE = mergeCoverage([]);
 
-function Taken({ athlete, document }: { athlete: Athlete; document: Sequence }) {
+function UsedRange({ athlete, document }: { athlete: Athlete; document: Sequence }) {
   const { view } = useSessionView(document, athlete);
   return <Drawn athlete={athlete} coverage={view.coverage} />;
 }
 
 function Drawn({ athlete, coverage }: { athlete: Athlete; coverage: Coverage }) {
-  const { person } = useForWhom(athlete.id);
+  const { person } = useSubject(athlete.id);
   const readings = useReadings(athlete.id).data ?? [];
   return (
     <div className="grid items-start gap-x-8 gap-y-4 md:grid-cols-[minmax(0,22rem)_minmax(0,1fr)]">

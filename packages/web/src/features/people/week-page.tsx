@@ -31,7 +31,7 @@ import { Loading, Page, Part, Trouble } from '../../ui/page.js';
 import { isoToday } from '../../ui/today.js';
 import { blockNames } from '../../domain/sequence/block-names.js';
 import { WheelPanel } from '../../domain/sequence/wheel-panel.js';
-import { useForWhom } from '../../domain/athlete/for-whom.js';
+import { useSubject } from '../../domain/athlete/named-subject.js';
 import { DayDoses, Trends } from './week-sums.js';
 
 /** A week of somebody's sessions as pots side by side, with what it came to for each muscle group. */
@@ -40,14 +40,14 @@ export default function WeekPage() {
   const [params, setParams] = useSearchParams();
   const athlete = useAthlete(id);
   const past = usePast(id);
-  const { person } = useForWhom(id);
+  const { person } = useSubject(id);
   const measure = useMeasure();
   if (athlete.isPending || past.isPending) return <Loading what="the week" />;
   if (!athlete.data) return <Trouble error={athlete.error} retry={() => void athlete.refetch()} />;
   if (!past.data) return <Trouble error={past.error} retry={() => void past.refetch()} />;
   const today = isoToday();
-  const asked = params.get('of') ?? today;
-  const monday = addDays(asked, 1 - weekdayOf(asked));
+  const day = params.get('of') ?? today;
+  const monday = addDays(day, 1 - weekdayOf(day));
   const set = (name: string, value: string) => {
     params.set(name, value);
     setParams(params, { replace: true });
@@ -83,14 +83,14 @@ interface DaysProps {
 
 function Days({ athlete, person, past, monday, measure }: DaysProps) {
   const days = WEEKDAY_NAMES.map((_, index) => addDays(monday, index));
-  const within = past.filter(({ onDay }) => days.includes(onDay));
+  const sessions = past.filter(({ onDay }) => days.includes(onDay));
   const records = useQueries({
-    queries: within.map(({ id }) => sessionQuery(id)),
+    queries: sessions.map(({ id }) => sessionQuery(id)),
     combine: (results) => results.flatMap(({ data }) => data ?? []),
   });
   const views = useMemo(() => new Map(records.map((record) => [record.id, doneView(record, person)])), [records, person]);
   const scaleMs = Math.max(10 * 60_000, ...[...views.values()].map(({ timeline }) => timeline.durationMs));
-  if (within.length === 0) {
+  if (sessions.length === 0) {
     return (
       <p className="border-b border-line py-6 text-ink-soft">
         {athlete.name} has no finished session in this week{past.length ? '' : ', nor in the four weeks before today'}.
@@ -105,7 +105,7 @@ function Days({ athlete, person, past, monday, measure }: DaysProps) {
             <h2 className="border-b-2 border-ink text-body">
               {WEEKDAY_NAMES[index]} {Number(day.slice(8))}
             </h2>
-            {within
+            {sessions
               .filter(({ onDay }) => onDay === day)
               .map((session) => (
                 <DayPot key={session.id} session={session} view={views.get(session.id)} measure={measure} scaleMs={scaleMs} />
@@ -114,7 +114,7 @@ function Days({ athlete, person, past, monday, measure }: DaysProps) {
         ))}
       </ol>
       <div className="mt-8 grid gap-x-8 gap-y-6 lg:grid-cols-[minmax(0,1fr)_20rem]">
-        <DayDoses days={days} within={within} />
+        <DayDoses days={days} sessions={sessions} />
         <Part title="Wrist directions used">
           <WheelPanel
             coverage={mergeCoverage([...views.values()].map(({ coverage }) => coverage))}
@@ -129,8 +129,8 @@ function Days({ athlete, person, past, monday, measure }: DaysProps) {
 
 function doneView({ plan, sets }: SessionRecord, person: Person): SessionView {
   const timeline = doneTimeline(compileTimeline(plan, movementById), sets);
-  const asked = { sequence: plan, lookup: movementById, shelf: [], person, method: methodFor(plan) };
-  return viewOf({ ...asked, athlete: null, past: [], now: `${person.today}T00:00:00.000Z` }, timeline);
+  const question = { sequence: plan, lookup: movementById, shelf: [], person, method: methodFor(plan) };
+  return viewOf({ ...question, athlete: null, past: [], now: `${person.today}T00:00:00.000Z` }, timeline);
 }
 
 interface DayPotProps {

@@ -15,11 +15,11 @@ import { WEEKDAY_NAMES } from '../../ui/format.js';
 import { Part } from '../../ui/page.js';
 
 /** Doses of both hands together, day by day, and what the week comes to. */
-export function DayDoses({ days, within }: { days: readonly string[]; within: readonly PastSession[] }) {
-  const week = sumDoses(within);
+export function DayDoses({ days, sessions }: { days: readonly string[]; sessions: readonly PastSession[] }) {
+  const week = sumDoses(sessions);
   const ofDays = days.map((day) => ({
     day,
-    doses: sumDoses(within.filter(({ onDay }) => onDay === day)),
+    doses: sumDoses(sessions.filter(({ onDay }) => onDay === day)),
   }));
   const groups = MUSCLE_GROUPS.filter((group) => ofBothHands(week, group) >= NEXT_TO_NOTHING);
   return (

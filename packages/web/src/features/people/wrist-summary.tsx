@@ -17,7 +17,7 @@ import {
 } from '@clay-pot/core';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { useForWhom } from '../../domain/athlete/for-whom.js';
+import { useSubject } from '../../domain/athlete/named-subject.js';
 import { readingText } from '../../domain/measuring/units.js';
 import { useRepeats } from '../../domain/measuring/use-repeats.js';
 import { Term } from '../../domain/terms/term.js';
@@ -41,7 +41,7 @@ interface Props {
 
 /** Both wrists as wheels, each with what became of its range and grip since the first test. */
 export function WristSummary({ athlete, readings }: Props) {
-  const { person } = useForWhom(athlete.id);
+  const { person } = useSubject(athlete.id);
   const repeatsOf = useRepeats(readings);
   const days = useMemo(
     () => (hand: Hand, thing: MeasuredThing) => dayByDay(readings, thing, hand, repeatsOf(thing)),

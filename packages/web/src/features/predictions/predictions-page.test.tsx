@@ -9,7 +9,7 @@ const wren = someone();
 /** A block that was expected around six, and rated so. */
 const block = (index: number, change: Partial<Prediction> = {}): Prediction => ({
   ...{ sessionId: `s${index}`, onDay: '2026-05-01', blockId: 'b', movementId: 'strength.palm-lift' },
-  ...{ exertion: { low: 4, middle: 6, high: 8 }, told: 6, place: [0.4, 0.6] as const, chance: 0.9, isWhole: index % 10 !== 0 },
+  ...{ exertion: { low: 4, middle: 6, high: 8 }, reported: 6, place: [0.4, 0.6] as const, chance: 0.9, isWhole: index % 10 !== 0 },
   ...change,
 });
 async function predicted(blocks: Prediction[], evidence: Evidence[] = []) {

@@ -1,8 +1,8 @@
 import { type Calibration, calibrationOf, type CalibrationPoint, percent } from '@clay-pot/core';
 import { lazy, Suspense, useMemo } from 'react';
 import { useAthletes } from '../../api/queries.js';
-import { useForWhom } from '../../domain/athlete/for-whom.js';
-import { OfWhom, useOfWhom } from '../../domain/athlete/of-whom.js';
+import { useSubject } from '../../domain/athlete/named-subject.js';
+import { AthleteOfView, useChosenAthlete } from '../../domain/athlete/athlete-of-view.js';
 import { Empty, Loading, Page, Part, Trouble } from '../../ui/page.js';
 import { Narrowing } from './narrowing.js';
 import { usePredictions } from './use-predictions.js';
@@ -13,7 +13,7 @@ const FEWEST = 20;
 
 /** What was to be expected of sessions before they were led, held against what came. */
 export default function PredictionsPage() {
-  const athleteId = useOfWhom();
+  const athleteId = useChosenAthlete();
   const athletes = useAthletes();
   const ids = useMemo(() => (athleteId ? [athleteId] : (athletes.data ?? []).map(({ id }) => id)), [athleteId, athletes.data]);
   const { data, error, refetch, done } = usePredictions(ids);
@@ -22,7 +22,7 @@ export default function PredictionsPage() {
     <Page
       title="Predicted vs. actual"
       lead="For each block of the last twelve weeks: the effort and completion predicted the day before, next to what happened."
-      actions={<OfWhom />}
+      actions={<AthleteOfView />}
     >
       {error ? (
         <Trouble error={error} retry={() => void refetch()} />
@@ -37,7 +37,7 @@ export default function PredictionsPage() {
 }
 
 function NarrowingOf({ athleteId }: { athleteId: string }) {
-  const { person } = useForWhom(athleteId);
+  const { person } = useSubject(athleteId);
   return <Narrowing person={person} />;
 }
 

@@ -19,8 +19,8 @@ const inWords = (time: number) => dayText(new Date(time)).slice(4);
 export default function LoadChart({ view, before }: Props) {
   const groups = loadedGroups(view);
   const usual = SPACED_GROUPS.find((each) => groups.includes(each)) ?? groups[0];
-  const [asked, setAsked] = useState<MuscleGroup | null>(null);
-  const group = asked && groups.includes(asked) ? asked : usual;
+  const [action, setAsked] = useState<MuscleGroup | null>(null);
+  const group = action && groups.includes(action) ? action : usual;
   const line = useMemo(() => (group ? loadLine(view, group) : []), [view, group]);
   const as = useMemo(() => (group && before ? loadLine(before, group) : []), [before, group]);
   if (!group) return <Empty>No muscle group is loaded yet.</Empty>;

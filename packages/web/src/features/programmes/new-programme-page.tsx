@@ -3,33 +3,33 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useImportProgramme } from '../../api/programme-queries.js';
 import { useAthlete, useIntakes, useLevels, usePast } from '../../api/queries.js';
-import { WhomField } from '../../domain/athlete/whom-choice.js';
+import { AthleteField } from '../../domain/athlete/athlete-choice.js';
 import { FileButton, ImportTrouble } from '../../domain/sequence/from-file.js';
 import { Empty, Loading, Page, Part } from '../../ui/page.js';
 import { PlanForm } from './plan-form.js';
-import { athleteIn } from '../../domain/athlete/of-whom.js';
+import { athleteIn } from '../../domain/athlete/athlete-of-view.js';
 
 /** A programme from a goal, a start and the days that there are. */
 export default function NewProgrammePage() {
   const [params, setParams] = useSearchParams();
   const athleteId = athleteIn(params);
   const choose = (id: string | undefined) => setParams(id === undefined ? {} : { athlete: id }, { replace: true });
-  const whom = <WhomField label="Athlete" value={athleteId} nobody="Choose an athlete" choose={choose} />;
+  const athleteChoice = <AthleteField label="Athlete" value={athleteId} nobody="Choose an athlete" choose={choose} />;
   return (
     <Page title="New programme" lead="The weeks begin as the method’s usually do; on the calendar everything can be moved and changed.">
       {athleteId === undefined ? (
         <div className="grid max-w-md gap-4">
-          {whom}
+          {athleteChoice}
           <Empty>A programme belongs to one athlete.</Empty>
         </div>
       ) : (
-        <ForSomebody key={athleteId} athleteId={athleteId} whom={whom} />
+        <ForSomebody key={athleteId} athleteId={athleteId} athleteChoice={athleteChoice} />
       )}
     </Page>
   );
 }
 
-function ForSomebody({ athleteId, whom }: { athleteId: string; whom: React.ReactNode }) {
+function ForSomebody({ athleteId, athleteChoice }: { athleteId: string; athleteChoice: React.ReactNode }) {
   const athlete = useAthlete(athleteId);
   const intakes = useIntakes(athleteId);
   const past = usePast(athleteId);
@@ -37,7 +37,7 @@ function ForSomebody({ athleteId, whom }: { athleteId: string; whom: React.React
   if (!athlete.data || intakes.isPending || past.isPending || levels.isPending) return <Loading what="the person" />;
   return (
     <>
-      <PlanForm athlete={athlete.data} intakes={intakes.data ?? []} whom={whom} />
+      <PlanForm athlete={athlete.data} intakes={intakes.data ?? []} athleteChoice={athleteChoice} />
       <FromFile athleteId={athleteId} />
     </>
   );

@@ -23,11 +23,11 @@ interface Props {
   athlete: Athlete;
   /** The newest first. */
   intakes: readonly StoredIntake[];
-  whom: ReactNode;
+  athleteChoice: ReactNode;
 }
 
 /** Goal, method, days and minutes; beside them what weeks come of it. */
-export function PlanForm({ athlete, intakes, whom }: Props) {
+export function PlanForm({ athlete, intakes, athleteChoice }: Props) {
   const navigate = useNavigate();
   const today = isoToday();
   const first = firstWishes(athlete, intakes, USUAL_METHOD.id);
@@ -42,8 +42,8 @@ export function PlanForm({ athlete, intakes, whom }: Props) {
   const making = useMakeProgramme(athlete);
   const wish = form.watch();
   const faults = faultsOfWish(wish, today);
-  const make = async (asked: PlanWish) => {
-    const id = await making.make(asked);
+  const make = async (planWish: PlanWish) => {
+    const id = await making.make(planWish);
     if (id !== null) await navigate(`/programmes/${id}`);
   };
   return (
@@ -55,7 +55,7 @@ export function PlanForm({ athlete, intakes, whom }: Props) {
       >
         <div className="grid gap-5">
           <div className="grid gap-4 sm:grid-cols-2">
-            {whom}
+            {athleteChoice}
             <GoalAndMethod />
             <TextField
               label="Title"

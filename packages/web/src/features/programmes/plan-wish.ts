@@ -80,12 +80,12 @@ export const fieldOfWish = (pointer: string): string => (pointer === '/event/day
 
 /** The weeks and sessions of a wish, and on which weekdays it loads. */
 export function schemeOf(wish: PlanWish) {
-  const asked = scheduleWishOf(wish);
-  const { weeks, sessions } = scheduled(asked);
+  const scheduleWish = scheduleWishOf(wish);
+  const { weeks, sessions } = scheduled(scheduleWish);
   const count = (plan: string) => sessions.filter(({ planId }) => planId === plan).length;
   return {
     ...{ weeks, sessions },
-    ...(asked.event && { event: asked.event }),
+    ...(scheduleWish.event && { event: scheduleWish.event }),
     loading: count(LOADING_PLAN),
     easy: count(EASY_PLAN),
     loadingWeekdays: apart(wish.weekdays, wish.loadingDays),

@@ -59,7 +59,7 @@ export default function ProgrammesPage() {
 function Rows({ programmes, today }: { programmes: readonly ProgrammeListItem[]; today: string }) {
   const remove = useRemoveProgramme();
   const { show } = useToast();
-  function takeOut({ id, title }: ProgrammeListItem) {
+  function removeProgramme({ id, title }: ProgrammeListItem) {
     remove.mutate({ id, undo: false });
     show({
       text: `${title} archived.`,
@@ -86,7 +86,7 @@ function Rows({ programmes, today }: { programmes: readonly ProgrammeListItem[];
           <span className="w-44 text-small text-ink-soft">
             {[weekText(programme, today), programme.next && `next ${dayText(programme.next.day)}`].filter(Boolean).join(', ')}
           </span>
-          <Button kind="quiet" aria-label={`Archive ${programme.title}`} onClick={() => takeOut(programme)}>
+          <Button kind="quiet" aria-label={`Archive ${programme.title}`} onClick={() => removeProgramme(programme)}>
             Archive
           </Button>
         </li>

@@ -8,7 +8,7 @@ import { useCreateProgramme } from '../../api/programme-queries.js';
 import { fetchSequence, usePast } from '../../api/queries.js';
 import { composeBeside } from '../../domain/composing/composer.js';
 import { useComposeWork } from '../../domain/composing/wishes.js';
-import { useForWhom } from '../../domain/athlete/for-whom.js';
+import { useSubject } from '../../domain/athlete/named-subject.js';
 import { useStandingCautions } from '../../domain/athlete/standing-cautions.js';
 import { useNewSequence } from '../../domain/sequence/new-sequence.js';
 import { type PlanWish, schemeOf } from './plan-wish.js';
@@ -39,7 +39,7 @@ export function useMakeProgramme(athlete: Athlete): Making {
   const workOf = useComposeWork(athlete);
   const newSequence = useNewSequence();
   const create = useCreateProgramme();
-  const { person } = useForWhom(athlete.id);
+  const { person } = useSubject(athlete.id);
   const past = usePast(athlete.id);
   const cautions = useStandingCautions(athlete);
 

@@ -11,14 +11,14 @@ import {
 import { useMemo } from 'react';
 import { usePlanSequences } from '../../api/programme-queries.js';
 import { usePast } from '../../api/queries.js';
-import { useForWhom } from '../../domain/athlete/for-whom.js';
+import { useSubject } from '../../domain/athlete/named-subject.js';
 import { useStandingCautions } from '../../domain/athlete/standing-cautions.js';
 import { movementById, methodFor } from '../../store/library.js';
 import { isoToday } from '../../ui/today.js';
 
 /** Everything that a programme of somebody is computed from, besides itself; undefined while it is fetched. */
 export function useProgrammeQuestion(athlete: Athlete, programme: Programme): Omit<ProgrammeQuestion, 'programme'> | undefined {
-  const { person } = useForWhom(athlete.id);
+  const { person } = useSubject(athlete.id);
   const sequences = usePlanSequences(programme.plans);
   const past = usePast(athlete.id, lookBackDays(programme, isoToday())).data;
   const cautions = useStandingCautions(athlete);

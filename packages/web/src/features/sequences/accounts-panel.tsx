@@ -139,7 +139,7 @@ function Beam({ ratio, band }: { ratio: Ratio; band: number }) {
     <div className="py-0.5 text-small">
       <div className="flex justify-between">
         <span>{first}</span>
-        <span className={`figures ${isOut ? 'font-bold text-amber' : 'text-ink-soft'}`}>{said(ratio)}</span>
+        <span className={`figures ${isOut ? 'font-bold text-amber' : 'text-ink-soft'}`}>{ratioText(ratio)}</span>
         <span>{second}</span>
       </div>
       <div className="relative h-2.5 bg-ground" aria-hidden>
@@ -155,7 +155,7 @@ function Beam({ ratio, band }: { ratio: Ratio; band: number }) {
   );
 }
 
-function said({ ratio }: Ratio): string {
+function ratioText({ ratio }: Ratio): string {
   if (ratio === null) return 'not enough data';
   if (!Number.isFinite(ratio) || ratio === 0) return 'one side only';
   return ratio >= 1 ? `${ratio.toFixed(1)} : 1` : `1 : ${(1 / ratio).toFixed(1)}`;

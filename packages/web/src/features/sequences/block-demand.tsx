@@ -21,11 +21,11 @@ import { metricText, readingText } from '../../domain/measuring/units.js';
 import { SideMark } from '../../ui/marks.js';
 import { DemandLine } from '../../domain/movement/demand-line.js';
 import { LevelPicture } from '../../domain/movement/level-picture.js';
-import type { ForWhom } from '../../domain/athlete/for-whom.js';
+import type { NamedSubject } from '../../domain/athlete/named-subject.js';
 import { changeDose } from '../../store/editor.js';
 
 /** What the selected block asks of the athlete in view, with its picture and the way to the load bench. */
-export function BlockDemand({ block, movement, level, seen }: { block: Block; movement: Movement; level: Level; seen: ForWhom }) {
+export function BlockDemand({ block, movement, level, seen }: { block: Block; movement: Movement; level: Level; seen: NamedSubject }) {
   const { id } = useParams();
   const { person, name, athleteId } = seen;
   const query = new URLSearchParams({
@@ -59,18 +59,18 @@ export function BlockDemand({ block, movement, level, seen }: { block: Block; mo
 }
 
 function Demand({ person, block, level }: { person: Person; block: Block; level: Level }) {
-  const asked = asDosed(person, level, block.dose);
+  const chosenLevel = asDosed(person, level, block.dose);
   let demand;
   try {
-    demand = demandOf(person, asked);
+    demand = demandOf(person, chosenLevel);
   } catch (error) {
     return <p className="text-small font-semibold text-iron">{error instanceof Error ? error.message : String(error)}</p>;
   }
-  const pressed = asked.load.kind === 'press' ? asked.load.action : null;
+  const pressed = chosenLevel.load.kind === 'press' ? chosenLevel.load.action : null;
   return (
     <>
       <DemandLine demand={demand} />
-      {sums(asked, block.dose) && <p className="text-small text-ink-soft figures">{sums(asked, block.dose)}</p>}
+      {sums(chosenLevel, block.dose) && <p className="text-small text-ink-soft figures">{sums(chosenLevel, block.dose)}</p>}
       {pressed && (
         <p className="flex flex-wrap items-center gap-x-2 text-small figures">
           {HANDS.map((hand) => {

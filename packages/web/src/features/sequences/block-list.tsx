@@ -32,12 +32,12 @@ import { dropBlock, useEditor, useHovered } from '../../store/editor.js';
 import { groupsOf } from '../../domain/sequence/in-order.js';
 import { RoundGroup } from './round-group.js';
 import { BlockRow, type Concern } from './block-row.js';
-import type { Seen } from '../../domain/sequence/session-view.js';
+import type { SequenceView } from '../../domain/sequence/session-view.js';
 import { useMemo } from 'react';
 
 interface Props {
   document: Sequence;
-  seen: Seen;
+  seen: SequenceView;
   findings: readonly Finding[];
   athlete: Athlete | undefined;
 }
@@ -80,7 +80,7 @@ export function BlockList({ document, seen, findings, athlete }: Props) {
         likely={likelyText(seen.view, block.id)}
         mark={marks.get(block.id) ?? null}
         concerns={blockConcerns(block, movement, athlete, seen.view.athlete?.cautions ?? [])}
-        seen={seen.whom}
+        seen={seen.subject}
       />
     );
   };

@@ -30,7 +30,7 @@ import { BlockStops } from './block-stops.js';
 import { DoseSteppers } from './dose-steppers.js';
 import { RoundHandle } from './round-handle.js';
 import { followSelection } from './follow-selection.js';
-import type { ForWhom } from '../../domain/athlete/for-whom.js';
+import type { NamedSubject } from '../../domain/athlete/named-subject.js';
 
 /** Why a block is forbidden or needs care for the athlete in view; stops in red, care in amber. */
 export interface Concern {
@@ -52,7 +52,7 @@ interface Props {
   mark: Severity | null;
   /** Why this block deserves a second look for the athlete in view. */
   concerns: readonly Concern[];
-  seen: ForWhom;
+  seen: NamedSubject;
 }
 
 /** One block as a row; the selected one opens to its steppers, its note, and what is unusual in it. */

@@ -11,10 +11,10 @@ import {
 import { select } from '../../store/editor.js';
 import { Term } from '../../domain/terms/term.js';
 import { HandTableHead } from '../../ui/hand-table-head.js';
-import type { Seen } from '../../domain/sequence/session-view.js';
+import type { SequenceView } from '../../domain/sequence/session-view.js';
 
 /** What the sequence leaves of each muscle group at its lowest, and where something cannot be held. */
-export function CapacityPanel({ seen, document }: { seen: Seen; document: Sequence }) {
+export function CapacityPanel({ seen, document }: { seen: SequenceView; document: Sequence }) {
   const { courses } = seen.view;
   if (courses.size === 0) return <p className="text-small text-ink-soft">No muscle works against load here.</p>;
   const bands = lowestBands(seen.view);
@@ -27,8 +27,8 @@ export function CapacityPanel({ seen, document }: { seen: Seen; document: Sequen
         <Term term="capacityLeft">Lowest strength left</Term>
       </h2>
       <p className="mb-1 text-fine text-ink-soft">
-        For {seen.whom.name}: how much strength each muscle group still has when it is most tired. Work is possible while more is left than
-        it needs.
+        For {seen.subject.name}: how much strength each muscle group still has when it is most tired. Work is possible while more is left
+        than it needs.
       </p>
       <Failures courses={courses} document={document} />
       <table className="w-full text-small">

@@ -22,12 +22,12 @@ import { ButtonLink } from '../../ui/button-link.js';
 import { INPUT } from '../../ui/field.js';
 import { dayText } from '../../ui/format.js';
 import { Loading, Page, Part, Trouble } from '../../ui/page.js';
-import { useForWhom } from '../../domain/athlete/for-whom.js';
+import { useSubject } from '../../domain/athlete/named-subject.js';
 import { Term } from '../../domain/terms/term.js';
 import { HandTable } from './accounts-panel.js';
 import { blockNames } from '../../domain/sequence/block-names.js';
 import { DoseComparison, type Laid, RowsComparison } from './comparison.js';
-import { athleteIn } from '../../domain/athlete/of-whom.js';
+import { athleteIn } from '../../domain/athlete/athlete-of-view.js';
 
 /** A sequence beside another one, beside what it was on a day, or beside what was done of it. */
 export default function ComparePage() {
@@ -37,14 +37,14 @@ export default function ComparePage() {
   const [kind, otherId] = (params.get('with') ?? '').split(':') as ['sequence' | 'plan' | 'done' | '', string | undefined];
   const sequence = useSequence(id);
   const other = useOther(kind, otherId);
-  const { person, name } = useForWhom(athleteId);
+  const { person, name } = useSubject(athleteId);
   const measure = useMeasure();
   const sides = useMemo(() => {
     if (!sequence.data) return null;
     const lay = (title: string, document: Sequence, isVersion: boolean, sets?: Parameters<typeof doneTimeline>[1]): Laid => {
       const plan = compileTimeline(document, movementById);
       const timeline = sets ? doneTimeline(plan, sets) : plan;
-      const asked = {
+      const question = {
         sequence: document,
         lookup: movementById,
         shelf: [],
@@ -55,7 +55,7 @@ export default function ComparePage() {
         name: title,
         isVersion,
         wasDone: sets !== undefined,
-        view: viewOf({ ...asked, athlete: null, past: [], now: `${person.today}T00:00:00.000Z` }, timeline),
+        view: viewOf({ ...question, athlete: null, past: [], now: `${person.today}T00:00:00.000Z` }, timeline),
       };
     };
     const right = other.data && lay(other.data.name, other.data.document, kind !== 'sequence', other.data.sets);

@@ -4,14 +4,14 @@ import { createContext, memo, type ReactNode, useState } from 'react';
 import { AccountsPanel } from './accounts-panel.js';
 import { CapacityPanel } from './capacity-panel.js';
 import { PotPanel } from './pot-panel.js';
-import type { Seen } from '../../domain/sequence/session-view.js';
+import type { SequenceView } from '../../domain/sequence/session-view.js';
 import { WheelPanel } from '../../domain/sequence/wheel-panel.js';
 
 const TABS = ['Pot', 'Wheel', 'Totals', 'Capacity'] as const;
 
 interface Props {
   document: Sequence;
-  seen: Seen;
+  seen: SequenceView;
   /** Stands above the sums. */
   children: ReactNode;
 }
@@ -49,7 +49,7 @@ const Tabs = memo(function Tabs() {
         </TabPanel>
         <TabPanel>
           <Shown.Consumer>
-            {({ seen: { view, whom } }) => <WheelPanel coverage={view.coverage} person={whom.person} athleteId={whom.athleteId} />}
+            {({ seen: { view, subject } }) => <WheelPanel coverage={view.coverage} person={subject.person} athleteId={subject.athleteId} />}
           </Shown.Consumer>
         </TabPanel>
         <TabPanel className="grid gap-3">

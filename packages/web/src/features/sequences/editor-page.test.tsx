@@ -26,7 +26,7 @@ beforeEach(() => localStorage.clear());
 
 /** @param athlete whom it is seen for, where it is */
 async function editing(document: Sequence = CLASS, athlete?: Athlete) {
-  const asked = answering({
+  const requests = answering({
     [`GET /api/sequences/${SHORT_ID}`]: storedShort(document),
     [`PUT /api/sequences/${SHORT_ID}`]: storedShort(document),
     'GET /api/athletes': [],
@@ -35,7 +35,7 @@ async function editing(document: Sequence = CLASS, athlete?: Athlete) {
   });
   const shown = show(<EditorPage />, `/sequences/${SHORT_ID}${athlete ? `?athlete=${athlete.id}` : ''}`, '/sequences/:id');
   await settle();
-  return { ...shown, asked };
+  return { ...shown, asked: requests };
 }
 const block = (number: number) => screen.getByRole('listitem', { name: new RegExp(`^Block ${number}:`) });
 const doseOf = (name: string) => screen.getByLabelText<HTMLInputElement>(`Dose of ${name}`);
@@ -163,7 +163,7 @@ describe('the editor', () => {
   });
 
   test('never mutes a rule of safety, and saves a check that is muted with its reason', async () => {
-    const { user, asked } = await editing(CLASS, someone({ cautions: [{ caution: 'recent-injury' }] }));
+    const { user, asked: requests } = await editing(CLASS, someone({ cautions: [{ caution: 'recent-injury' }] }));
     const checks = screen.getByRole('region', { name: 'Checks' });
     const stop = within(checks)
       .getAllByRole('listitem')
@@ -174,7 +174,7 @@ describe('the editor', () => {
     await user.type(screen.getByLabelText(/^Why “/), 'Their thumbs do not like to push.{Enter}');
     await waitFor(
       () =>
-        expect(asked.filter(({ what }) => what.startsWith('PUT')).at(-1)?.body).toMatchObject({
+        expect(requests.filter(({ what }) => what.startsWith('PUT')).at(-1)?.body).toMatchObject({
           mutes: [{ reason: 'Their thumbs do not like to push.' }],
         }),
       { timeout: 4000 },

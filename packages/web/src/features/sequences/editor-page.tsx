@@ -19,9 +19,9 @@ import { TextPanel, usePastedText } from './text-panel.js';
 import { useAutosave } from './use-autosave.js';
 import { useEditorCommands } from './use-editor-commands.js';
 import { useSessionView } from '../../domain/sequence/session-view.js';
-import { WhomChoice } from '../../domain/athlete/whom-choice.js';
+import { AthleteChoice } from '../../domain/athlete/athlete-choice.js';
 import { MoreMenu } from '../../ui/more-menu.js';
-import { athleteIn } from '../../domain/athlete/of-whom.js';
+import { athleteIn } from '../../domain/athlete/athlete-of-view.js';
 
 /** Loaded when somebody refits a sequence: the editor itself carries no generator. */
 const FitPanel = lazy(async () => ({ default: (await import('./fit-panel.js')).FitPanel }));
@@ -149,7 +149,7 @@ const Columns = memo(function Columns({
       <div className="flex max-h-96 min-h-0 flex-col pt-4 lg:max-h-none lg:pb-4 lg:[contain:strict]">
         <Shelf
           athlete={athlete}
-          whom={seen.whom}
+          subject={seen.subject}
           search={search}
           weaker={view.weaker}
           method={view.method}
@@ -221,7 +221,7 @@ const Tools = memo(function Tools({ id, athleteId, chooseAthlete, instead, show 
       <IconButton name="Redo" disabled={!canRedo} onClick={() => redo()}>
         <Redo2 size={18} />
       </IconButton>
-      <WhomChoice
+      <AthleteChoice
         label="Athlete"
         className="w-44 max-sm:order-last max-sm:w-full"
         nobody="Any athlete"

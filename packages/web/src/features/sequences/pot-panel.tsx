@@ -7,14 +7,14 @@ import { saveDrawing } from '../../drawing/save-drawing.js';
 import { hover, select, useEditor, useHovered } from '../../store/editor.js';
 import { useToast } from '../../ui/toast.js';
 import { blockNames } from '../../domain/sequence/block-names.js';
-import type { Seen } from '../../domain/sequence/session-view.js';
+import type { SequenceView } from '../../domain/sequence/session-view.js';
 
 /** What explains the width of a coil. */
 const EXPLAINED: Record<PotMeasure, TermId> = { effort: 'effort', load: 'handLoad', dose: 'enduranceDose' };
 
 /** The pot of the sequence: its shape in words, what its width shows, and the way to a file. */
-export function PotPanel({ seen }: { seen: Seen }) {
-  const { view, whom } = seen;
+export function PotPanel({ seen }: { seen: SequenceView }) {
+  const { view, subject } = seen;
   const measure = useMeasure();
   const selectedId = useEditor((editor) => editor.selectedId);
   const hoveredId = useHovered((state) => state.id);
@@ -61,8 +61,8 @@ export function PotPanel({ seen }: { seen: Seen }) {
       </ul>
       <p className="mt-1 flex flex-wrap gap-x-3 text-fine text-ink-soft">
         <span>
-          For {whom.name}
-          {whom.estimated.length > 0 && `; estimated: ${whom.estimated.join(', ')}`}.
+          For {subject.name}
+          {subject.estimated.length > 0 && `; estimated: ${subject.estimated.join(', ')}`}.
         </span>
         <span className="ml-auto">
           Save as{' '}

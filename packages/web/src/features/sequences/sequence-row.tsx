@@ -27,7 +27,7 @@ export function SequenceRow({ item }: { item: SequenceListItem }) {
     file({ id, filing: { ...filing, isArchived: !isArchived } });
     show({ text: `“${title}” ${isArchived ? 'restored' : 'archived'}.`, action: { label: 'Undo', run: () => file({ id, filing }) } });
   }
-  function takeAway() {
+  function archiveSequence() {
     remove.mutate({ id, undo: false });
     show({ text: `“${title}” removed.`, action: { label: 'Undo', run: () => remove.mutate({ id, undo: true }) } });
   }
@@ -82,7 +82,7 @@ export function SequenceRow({ item }: { item: SequenceListItem }) {
             { name: 'Duplicate', run: copy },
             { name: 'Edit tags', run: () => setTagging(true) },
             { name: isArchived ? 'Restore' : 'Archive', run: archive },
-            { name: 'Remove', run: takeAway },
+            { name: 'Remove', run: archiveSequence },
           ]}
         />
       </td>

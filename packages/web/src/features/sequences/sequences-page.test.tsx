@@ -14,11 +14,11 @@ const item = (id: string, title: string, more: Partial<SequenceListItem> = {}): 
 const ITEMS = [item('a', 'Grip'), item('b', 'Palms', { tags: ['floor'] }), item('c', 'Old one', { isArchived: true })];
 
 async function sequences(items = ITEMS, at = '/sequences') {
-  const asked = answering({ ...FRONT_DOOR, 'GET /api/sequences': items, 'PUT /api/sequences/*/filing': undefined });
+  const requests = answering({ ...FRONT_DOOR, 'GET /api/sequences': items, 'PUT /api/sequences/*/filing': undefined });
   queryClient.setQueryData(['me'], NEW_COACH);
   const shown = show(<SequencesPage />, at, '/sequences');
   await settle();
-  return { ...shown, filed: () => asked.filter(({ what }) => what.startsWith('PUT')) };
+  return { ...shown, filed: () => requests.filter(({ what }) => what.startsWith('PUT')) };
 }
 const titles = () => screen.getAllByRole('link', { name: /^(Grip|Palms|Old one)$/ }).map(({ textContent }) => textContent);
 

@@ -39,7 +39,7 @@ import { LevelPicture } from '../../domain/movement/level-picture.js';
 import { SidePlanMark } from '../../ui/marks.js';
 import { Loading, Trouble, useTitle } from '../../ui/page.js';
 import { isoToday } from '../../ui/today.js';
-import { athleteIn } from '../../domain/athlete/of-whom.js';
+import { athleteIn } from '../../domain/athlete/athlete-of-view.js';
 
 const PAPERS = {
   A4: { css: '210mm 297mm', width: '190mm', height: '275mm' },
@@ -136,7 +136,7 @@ function Sheet({ document, athlete, width, height }: SheetProps) {
               </tr>
             </thead>
           )}
-          <Rows view={view} minded={cautions.map((entry) => entry.caution)} person={athlete ? view.person : null} />
+          <Rows view={view} restrictions={cautions.map((entry) => entry.caution)} person={athlete ? view.person : null} />
           {!fits && (
             <tfoot>
               <tr>
@@ -213,12 +213,12 @@ function Foot({ view: { method }, cautions, athlete }: FootProps) {
 
 interface RowsProps {
   view: SessionView;
-  minded: readonly CautionId[];
+  restrictions: readonly CautionId[];
   /** Whose sheet it is: weights that an effort finds are theirs. */
   person: Person | null;
 }
 
-function Rows({ view: { sequence, method }, minded, person }: RowsProps) {
+function Rows({ view: { sequence, method }, restrictions, person }: RowsProps) {
   return PHASES.map((phase) => {
     const blocks = sequence.blocks.filter((block) => block.phase === phase);
     if (!blocks.length) return null;
@@ -243,7 +243,7 @@ function Rows({ view: { sequence, method }, minded, person }: RowsProps) {
               block={block}
               inRounds={round !== undefined}
               number={sequence.blocks.indexOf(block) + 1}
-              minded={minded}
+              restrictions={restrictions}
               method={method}
               person={person}
             />
@@ -261,15 +261,15 @@ interface SheetRowProps {
   block: Block;
   number: number;
   /** The cautions of whom the sheet is for: a movement's own caution that concerns them goes before its general one. */
-  minded: readonly CautionId[];
+  restrictions: readonly CautionId[];
   method: Method;
   inRounds: boolean;
   person: Person | null;
 }
 
-function SheetRow({ block, number, minded, method, inRounds, person }: SheetRowProps) {
+function SheetRow({ block, number, restrictions, method, inRounds, person }: SheetRowProps) {
   const { movement, level } = resolveBlock(block, movementById);
-  const own = movement.cautions.find((note) => note.concerns.some((id) => minded.includes(id)));
+  const own = movement.cautions.find((note) => note.concerns.some((id) => restrictions.includes(id)));
   const caution = own ?? movement.cautions[0];
   const foundKg = person && foundKilograms(person, level, block.dose);
   const { amount, how: ways } = doseInWords(block.dose, movement, level, foundKg);

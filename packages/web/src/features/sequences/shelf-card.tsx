@@ -7,13 +7,13 @@ import { MovementName } from '../../domain/movement/movement-name.js';
 import { possibly } from '../../domain/movement/possibly.js';
 
 /** What is added of a movement. */
-export interface Taken {
+export interface Addition {
   readonly movement: Movement;
   readonly level: Level;
   readonly dose: Dose;
 }
 /** What is looked at on the shelf, and where on the screen its row is. */
-export interface Peeked extends Taken {
+export interface Peeked extends Addition {
   readonly box: DOMRect;
 }
 

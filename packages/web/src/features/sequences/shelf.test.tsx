@@ -9,18 +9,18 @@ import { openSequence, useEditor } from '../../store/editor.js';
 import { setOwnNames } from '../../store/own-names.js';
 import { useShelfHabits } from '../../store/shelf-habits.js';
 import { isoToday } from '../../ui/today.js';
-import { useForWhom } from '../../domain/athlete/for-whom.js';
+import { useSubject } from '../../domain/athlete/named-subject.js';
 import { MethodChoice } from './method-choice.js';
 import { Shelf } from './shelf.js';
 
-type Asked = Partial<Omit<Parameters<typeof Shelf>[0], 'athlete' | 'whom' | 'search'>>;
-const shelf = (athlete?: ReturnType<typeof someone>, more: Asked = {}) => show(<ShelfFor athlete={athlete} more={more} />);
-function ShelfFor({ athlete, more }: { athlete: ReturnType<typeof someone> | undefined; more: Asked }) {
-  const whom = useForWhom(undefined);
+type ShelfProps = Partial<Omit<Parameters<typeof Shelf>[0], 'athlete' | 'whom' | 'search'>>;
+const shelf = (athlete?: ReturnType<typeof someone>, more: ShelfProps = {}) => show(<ShelfFor athlete={athlete} more={more} />);
+function ShelfFor({ athlete, more }: { athlete: ReturnType<typeof someone> | undefined; more: ShelfProps }) {
+  const subject = useSubject(undefined);
   return (
     <Shelf
       athlete={athlete}
-      whom={whom}
+      subject={subject}
       search={createRef()}
       weaker={null}
       method={USUAL_METHOD}

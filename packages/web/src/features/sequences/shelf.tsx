@@ -17,10 +17,10 @@ import { addBlock } from '../../store/editor.js';
 import { useStudioLibrary } from '../../store/library.js';
 import { used, useShelfHabits } from '../../store/shelf-habits.js';
 import { INPUT } from '../../ui/field.js';
-import type { ForWhom } from '../../domain/athlete/for-whom.js';
+import type { NamedSubject } from '../../domain/athlete/named-subject.js';
 import { findMovements, type MovementFilter, NO_FILTER, passingLevels } from '../../domain/movement/movement-filter.js';
 import { useStandingCautions } from '../../domain/athlete/standing-cautions.js';
-import { type Peeked, ShelfCard, type Taken } from './shelf-card.js';
+import { type Peeked, ShelfCard, type Addition } from './shelf-card.js';
 import { onTop } from './shelf-order.js';
 import { ShelfRow } from './shelf-row.js';
 import { SearchNote } from '../../domain/movement/search-note.js';
@@ -33,7 +33,7 @@ const minds = (movement: Movement, cautions: readonly RecordedCaution[]) =>
 
 interface Props {
   athlete: Athlete | undefined;
-  whom: ForWhom;
+  subject: NamedSubject;
   search: RefObject<HTMLInputElement | null>;
   /** The weaker hand, for methods that let it go first. */
   weaker: Hand | null;
@@ -49,7 +49,7 @@ interface Props {
  * The movement shelf: search, family, phase and place, what the sequence leaves out, and what suits the athlete in view. Favourites and what was
  * used lately stand first. Adding takes the level that the athlete did last, else the easiest that passes.
  */
-export const Shelf = memo(function Shelf({ athlete, whom, search, weaker, method, gaps, past, now }: Props) {
+export const Shelf = memo(function Shelf({ athlete, subject, search, weaker, method, gaps, past, now }: Props) {
   const [text, setText] = useState('');
   const [family, setFamily] = useState<FamilyId | ''>('');
   const [where, setWhere] = useState('');
@@ -65,21 +65,21 @@ export const Shelf = memo(function Shelf({ athlete, whom, search, weaker, method
   const shown = text ? found : onTop(found, [...favourites, ...recent]);
   const cardId = useId();
   /** What would be added of a movement now. */
-  const taken = useCallback(
-    (movement: Movement): Taken => {
+  const additionOf = useCallback(
+    (movement: Movement): Addition => {
       const level = levelFor(movement, passingLevels(movement, filter), past, now) ?? movement.ladder[0];
       return { movement, level, dose: doseToAdd(movement, level, { method, weaker, cautions, past }) };
     },
     [filter, past, now, method, weaker, cautions],
   );
-  const { peeked, peek } = usePeek(taken);
+  const { peeked, peek } = usePeek(additionOf);
   const add = useCallback(
     (movement: Movement) => {
-      const { level, dose } = taken(movement);
+      const { level, dose } = additionOf(movement);
       used(movement.id);
       addBlock(movement, level, dose);
     },
-    [taken],
+    [additionOf],
   );
   function onKeyDown(event: KeyboardEvent<HTMLInputElement>) {
     const first = shown[0];
@@ -126,7 +126,7 @@ export const Shelf = memo(function Shelf({ athlete, whom, search, weaker, method
         ))}
         {shown.length === 0 && <li className="py-3 text-small text-ink-soft">No movement matches. Remove a filter.</li>}
       </ul>
-      {peeked && <ShelfCard id={cardId} peeked={peeked} person={whom.person} name={whom.name} />}
+      {peeked && <ShelfCard id={cardId} peeked={peeked} person={subject.person} name={subject.name} />}
     </section>
   );
 }, isSame);
@@ -136,7 +136,7 @@ function isSame(before: Props, after: Props): boolean {
   const words = ({ gaps }: Props) => gaps.map((gap) => gap.words).join();
   return (
     before.athlete === after.athlete &&
-    before.whom === after.whom &&
+    before.subject === after.subject &&
     before.weaker === after.weaker &&
     before.method === after.method &&
     before.now === after.now &&
@@ -146,11 +146,11 @@ function isSame(before: Props, after: Props): boolean {
 }
 
 /** What is looked at: by the pointer or the keys, gone with Escape. */
-function usePeek(taken: (movement: Movement) => Taken) {
+function usePeek(additionOf: (movement: Movement) => Addition) {
   const [peeked, setPeeked] = useState<Peeked | null>(null);
   const peek = useCallback(
-    (movement: Movement, at: Element | null) => setPeeked(at && { ...taken(movement), box: at.getBoundingClientRect() }),
-    [taken],
+    (movement: Movement, at: Element | null) => setPeeked(at && { ...additionOf(movement), box: at.getBoundingClientRect() }),
+    [additionOf],
   );
   useEffect(() => {
     if (!peeked) return;

@@ -19,12 +19,12 @@ import { Checks } from './checks-panel.js';
 import { Drawn } from './drawn.js';
 import { MethodChoice } from './method-choice.js';
 import { TestsChoice } from './tests-choice.js';
-import type { Seen } from '../../domain/sequence/session-view.js';
+import type { SequenceView } from '../../domain/sequence/session-view.js';
 import { Disclosure } from '../../ui/disclosure.js';
 
 interface Props {
   document: Sequence;
-  seen: Seen;
+  seen: SequenceView;
   findings: readonly Finding[];
   advices: readonly Advice[];
 }

@@ -52,10 +52,10 @@ describe('a sequence as text, beside its rows', () => {
 
   test('of a level that there is not says so with the nearest names', () => {
     panel('Loading\nstrength\nPalm lift, knees bak: 2x6\nPalm lift: 2x6 hard');
-    const told = screen.getByRole('alert').textContent;
-    expect(told).toContain('Line 3, 1: “Palm lift” has no level “knees bak”.');
-    expect(told).toContain('Hands on a table · All fours');
-    expect(told).toContain('Line 4, 16: Can’t read “hard” in a dose');
+    const message = screen.getByRole('alert').textContent;
+    expect(message).toContain('Line 3, 1: “Palm lift” has no level “knees bak”.');
+    expect(message).toContain('Hands on a table · All fours');
+    expect(message).toContain('Line 4, 16: Can’t read “hard” in a dose');
     expect(take()).toHaveProperty('disabled', true);
   });
 

@@ -17,17 +17,17 @@ interface Props {
 
 /** A sequence as plain text: to copy into a message, or to write and paste. What is read takes the place of what stands there, in one step to undo. */
 export function TextPanel({ document, pasted, onClose }: Props) {
-  const known = useStudioLibrary();
-  const find = useMemo(() => movementFinder(known.shelf, known.ownName), [known]);
+  const library = useStudioLibrary();
+  const find = useMemo(() => movementFinder(library.shelf, library.ownName), [library]);
   const written = useMemo(
-    () => writeSequenceText(document, { lookup: known.movement, method: known.method, shelf: known.shelf }),
-    [document, known],
+    () => writeSequenceText(document, { lookup: library.movement, method: library.method, shelf: library.shelf }),
+    [document, library],
   );
   const [text, setText] = useState(pasted ?? written);
   const field = useRef<HTMLTextAreaElement>(null);
   const read = useMemo(
-    () => readSequenceText(text, { shelf: known.shelf, methods: known.methods, ownName: known.ownName, find }),
-    [text, known, find],
+    () => readSequenceText(text, { shelf: library.shelf, methods: library.methods, ownName: library.ownName, find }),
+    [text, library, find],
   );
   const isSame = text === written;
 
@@ -56,7 +56,7 @@ export function TextPanel({ document, pasted, onClose }: Props) {
         value={text}
         onChange={(event) => setText(event.target.value)}
       />
-      <Told read={read} goTo={(line, column) => goTo(field.current, line, column)} />
+      <ReadResult read={read} goTo={(line, column) => goTo(field.current, line, column)} />
       <div className="flex flex-wrap gap-2">
         <Button kind="primary" disabled={!read.document || isSame} onClick={take}>
           Use this text
@@ -71,8 +71,8 @@ export function TextPanel({ document, pasted, onClose }: Props) {
 }
 
 /** What keeps the text from being read, by line; else what was made of what was not written to the letter. */
-function Told({ read, goTo: go }: { read: SequenceRead; goTo: (line: number, column: number) => void }) {
-  const { faults, taken, document } = read;
+function ReadResult({ read, goTo: go }: { read: SequenceRead; goTo: (line: number, column: number) => void }) {
+  const { faults, interpretations, document } = read;
   if (!document) {
     return (
       <ul role="alert" className="max-h-36 overflow-y-auto border-l-4 border-iron bg-iron-wash px-3 py-1.5 text-small">
@@ -90,9 +90,9 @@ function Told({ read, goTo: go }: { read: SequenceRead; goTo: (line: number, col
   return (
     <div role="status" className="max-h-36 overflow-y-auto text-small text-ink-soft">
       {counted(document.blocks.length, 'block')}, complete.
-      {taken.length > 0 && (
+      {interpretations.length > 0 && (
         <ul>
-          {taken.map(({ line, wrote, took }) => (
+          {interpretations.map(({ line, wrote, took }) => (
             <li key={`${line} ${took}`}>
               Line {line}: {wrote && `“${wrote}” was read as `}
               <b>{took}</b>

@@ -14,7 +14,7 @@ export function useOffers(view: SessionView, findings: readonly Finding[]): Read
   const [found, setFound] = useState({ view, offers: NONE });
   useEffect(() => {
     let isOver = false;
-    void look(
+    void findOptions(
       view,
       findings,
       () => isOver,
@@ -27,7 +27,7 @@ export function useOffers(view: SessionView, findings: readonly Finding[]): Read
   return found.view === view ? found.offers : NONE;
 }
 
-async function look(
+async function findOptions(
   view: SessionView,
   findings: readonly Finding[],
   isOver: () => boolean,

@@ -7,7 +7,7 @@ import {
   formWords,
   HAND_WORDS,
   HANDS,
-  lookWords,
+  recheckWords,
   type Movement,
   type PlannedDoneRow,
   SET_UNITS,
@@ -28,7 +28,7 @@ export function BlockResult({ block, record }: { block: Block; record: SessionRe
   const rows = record.rows.filter((row) => row.blockId === block.id);
   const report = record.reports.findLast((candidate) => candidate.blockId === block.id);
   const complaints = record.complaints.filter((candidate) => candidate.blockId === block.id);
-  const taken = takenInstead(block, record);
+  const taken = setTakenInstead(block, record);
   const sides = (['left', 'right', 'both'] as const).filter((side) => rows.some((row) => row.side === side));
   return (
     <tr className="border-t border-line align-top">
@@ -57,7 +57,7 @@ export function BlockResult({ block, record }: { block: Block; record: SessionRe
           .filter(({ blockId }) => blockId === block.id)
           .map((seen) => (
             <div key={seen.id} className="text-small">
-              Rechecked {seen.stop === 'after' ? 'afterwards' : 'before changing hands'}: {lookWords(seen)}
+              Rechecked {seen.stop === 'after' ? 'afterwards' : 'before changing hands'}: {recheckWords(seen)}
             </div>
           ))}
         {report?.note && <div className="text-small italic">{report.note}</div>}
@@ -81,7 +81,7 @@ export function BlockResult({ block, record }: { block: Block; record: SessionRe
 }
 
 /** The last set of the block where it was another level or movement than planned. */
-function takenInstead({ id, movementId, levelId }: Block, { sets }: SessionRecord): StoredSet | null {
+function setTakenInstead({ id, movementId, levelId }: Block, { sets }: SessionRecord): StoredSet | null {
   const last = sets.findLast(({ blockId }) => blockId === id);
   return last && (last.levelId !== levelId || last.movementId !== movementId) ? last : null;
 }

@@ -34,8 +34,8 @@ import { useSessionView } from '../../domain/sequence/session-view.js';
 import { Button } from '../../ui/button.js';
 import { ButtonLink } from '../../ui/button-link.js';
 import { Loading, Page, Part, Trouble } from '../../ui/page.js';
-import { WhomField } from '../../domain/athlete/whom-choice.js';
-import { athleteIn } from '../../domain/athlete/of-whom.js';
+import { AthleteField } from '../../domain/athlete/athlete-choice.js';
+import { athleteIn } from '../../domain/athlete/athlete-of-view.js';
 
 /** Fetches the sequence that is to be led. */
 export default function LeadPage() {
@@ -72,8 +72,8 @@ function Threshold({ id, document, note }: ThresholdProps) {
   const athlete = useAthlete(athleteId);
   const open = useRun((state) => state.run);
   const navigate = useNavigate();
-  const [asked, setAsked] = useState(false);
-  const { view, whom } = useSessionView(document, athlete.data);
+  const [confirmed, setAsked] = useState(false);
+  const { view, subject } = useSessionView(document, athlete.data);
   const { method, timeline } = view;
   const person = athlete.data;
   const cautions = view.athlete?.cautions ?? [];
@@ -81,7 +81,7 @@ function Threshold({ id, document, note }: ThresholdProps) {
   const advices = advicesOf(cautions).filter(({ forbids }) => !forbids || stops.length === 0);
   const sequencePath = `/sequences/${id}${athleteId ? `?athlete=${athleteId}` : ''}`;
   const isEmpty = document.blocks.length === 0;
-  const ready = person && asked && stops.length === 0 && open === null && !isEmpty;
+  const ready = person && confirmed && stops.length === 0 && open === null && !isEmpty;
 
   function start() {
     if (!person) return;
@@ -92,7 +92,7 @@ function Threshold({ id, document, note }: ThresholdProps) {
       cautions,
       equipment,
       sequenceId: id,
-      sequence: withFoundLoads(whom.person, document, movementById),
+      sequence: withFoundLoads(subject.person, document, movementById),
     });
     void navigate('/session');
   }
@@ -103,7 +103,7 @@ function Threshold({ id, document, note }: ThresholdProps) {
         <div className="grid max-w-2xl gap-6">
           {open && <StillOpen name={open.athleteName} />}
           {isEmpty && <NoBlocks sequenceId={id} />}
-          <WhomField
+          <AthleteField
             label="Athlete"
             nobody="Choose who does it"
             value={athleteId}
@@ -113,7 +113,7 @@ function Threshold({ id, document, note }: ThresholdProps) {
           <EquipmentNeeded document={document} />
           {document.tests?.length ? <p>Tested before and after: {testsWords(document.tests)}.</p> : null}
           <OfProgrammeNote note={note} />
-          <BeforeYouStart asked={asked} onChange={setAsked} />
+          <BeforeYouStart confirmed={confirmed} onChange={setAsked} />
           <div className="flex gap-2">
             <Button kind="primary" className="px-6 py-3 text-lead" disabled={!ready} onClick={start}>
               Start
@@ -123,7 +123,7 @@ function Threshold({ id, document, note }: ThresholdProps) {
             </ButtonLink>
           </div>
         </div>
-        <ComingUp document={document} person={whom.person} />
+        <ComingUp document={document} person={subject.person} />
       </div>
     </Page>
   );
@@ -275,11 +275,16 @@ function EquipmentNeeded({ document }: { document: Sequence }) {
 }
 
 /** Nothing begins before this was asked. */
-function BeforeYouStart({ asked, onChange }: { asked: boolean; onChange: (asked: boolean) => void }) {
+function BeforeYouStart({ confirmed, onChange }: { confirmed: boolean; onChange: (confirmed: boolean) => void }) {
   return (
     <Part title="Before you start">
       <label className="flex items-start gap-3 py-2">
-        <input type="checkbox" className="mt-1 size-5 accent-ink" checked={asked} onChange={(event) => onChange(event.target.checked)} />
+        <input
+          type="checkbox"
+          className="mt-1 size-5 accent-ink"
+          checked={confirmed}
+          onChange={(event) => onChange(event.target.checked)}
+        />
         <span>I asked today: no numbness or tingling, no swelling, no more pain this morning than after the last session.</span>
       </label>
     </Part>

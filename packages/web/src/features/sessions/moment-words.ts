@@ -59,7 +59,7 @@ export function wordsFor(sequence: Sequence, event: TimelineEvent, level: Level,
       return event.direction ?? 'other direction';
     case 'hold':
     case 'bout':
-      return event.untilTold ? 'walk' : PLAIN[event.kind];
+      return event.untilConfirmed ? 'walk' : PLAIN[event.kind];
     case 'repetition':
     case 'breath':
       return partLabel;
@@ -109,7 +109,7 @@ export function endWords(stint: Stint | undefined, event: TimelineEvent, level: 
   if (!stint) return null;
   if (stint.open === 'ease') return 'It has eased';
   if (stint.open === 'form') return stint.unit === 'repetitions' ? 'That was the last clean one' : 'Form failed: stop';
-  if (!event.untilTold) return null;
+  if (!event.untilConfirmed) return null;
   const steps = stepsOver(stint.plannedAmount, level);
   return `Done: ${stint.plannedAmount} m${steps === null ? '' : `, some ${steps} steps`}`;
 }

@@ -40,8 +40,8 @@ const opening = timeline.events.findIndex(({ blockIndex, stint }) => blockIndex 
 let events: DeviceEvents | undefined;
 const gauge = {
   name: 'A gauge',
-  connect: (told: DeviceEvents) => {
-    events = told;
+  connect: (listeners: DeviceEvents) => {
+    events = listeners;
     return () => (events = undefined);
   },
 };

@@ -17,7 +17,7 @@ import { BandView } from '../../domain/band/band-view.js';
 import { useBand } from '../../domain/band/use-band.js';
 import { DeviceChoice } from '../../domain/devices/device-choice.js';
 import { deviceForHold, type Source } from '../../domain/devices/sources.js';
-import { useForWhom } from '../../domain/athlete/for-whom.js';
+import { useSubject } from '../../domain/athlete/named-subject.js';
 import { addKept, keptIn, useBands } from '../../store/bands.js';
 import { movementById } from '../../store/library.js';
 import { usePlayhead } from '../../store/playhead.js';
@@ -64,7 +64,7 @@ export function PlayerGauge({ run, timeline, event }: Props) {
 }
 
 function Held({ run, timeline, event, level, hand, source }: Props & { level: Level; hand: Hand; source: Source }) {
-  const { person } = useForWhom(run.athleteId);
+  const { person } = useSubject(run.athleteId);
   const block = itemAt(run.sequence.blocks, event.blockIndex);
   const { dose } = block;
   const { load } = level;
@@ -84,7 +84,7 @@ function Held({ run, timeline, event, level, hand, source }: Props & { level: Le
   });
   const part = usePlayhead(({ head }) => currentPart(event, head).part);
   const isOn = event.stint !== null && !run.paused;
-  const told = useBand({
+  const readout = useBand({
     device,
     band: band ?? NO_BAND,
     isOn: isOn && band !== null,
@@ -99,7 +99,7 @@ function Held({ run, timeline, event, level, hand, source }: Props & { level: Le
   if (!band) return null;
   return (
     <section aria-label="Force gauge" className="mx-4 mb-2 sm:mx-8">
-      <BandView band={band} line={told.line} now={told.now} isOn={isOn} trouble={told.trouble} className="h-24" />
+      <BandView band={band} line={readout.line} now={readout.now} isOn={isOn} trouble={readout.trouble} className="h-24" />
       <div className="flex flex-wrap items-baseline gap-x-4 text-small text-ink-soft">
         <span>
           {percent} % of maximum, {hand} hand

@@ -23,7 +23,7 @@ import { movementById, methodFor, useOwnName } from '../../store/library.js';
 import { usePlayhead } from '../../store/playhead.js';
 import { ratingDueNow, finishNow, type Run } from '../../store/run.js';
 import { bigNumber, cueFor, endWords, spoken, whichSet, wordsFor } from './moment-words.js';
-import { useForWhom } from '../../domain/athlete/for-whom.js';
+import { useSubject } from '../../domain/athlete/named-subject.js';
 import { PlayerPicture } from './player-picture.js';
 
 /** What happens now, readable from across the room: hand, count or time, and what to do. */
@@ -125,7 +125,7 @@ function SecondsLeft({ event }: { event: TimelineEvent }) {
 
 /** The weight that an effort finds for whoever is led; nothing while it is not known who that is. */
 function useFound(led: string, level: Level, dose: Dose): number | null {
-  const { athleteId, person } = useForWhom(led);
+  const { athleteId, person } = useSubject(led);
   return useMemo(() => (athleteId === undefined ? null : foundKilograms(person, level, dose)), [athleteId, person, level, dose]);
 }
 

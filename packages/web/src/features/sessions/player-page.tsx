@@ -32,7 +32,7 @@ import { PlayerPlan } from './player-plan.js';
 import { useMomentNow } from '../../store/session-tests.js';
 import { AskBar, RatePanel } from './rate-panel.js';
 import { TestScreen } from './test-screen.js';
-import { LookAgain } from './look-again.js';
+import { LookAgain } from './recheck.js';
 import { EaseDialog, StopDialog } from './stop-dialog.js';
 import { useSound } from '../../domain/session/tone.js';
 import { useAudibleCues } from './sound.js';
@@ -118,7 +118,7 @@ function Player({ run }: { run: Run }) {
             <span className="text-ink-soft">left</span> <TimeLeft run={run} />
           </p>
         </div>
-        <Course run={run} />
+        <SessionProgress run={run} />
       </header>
       <div className="grid flex-1 grid-cols-[minmax(0,1fr)] max-lg:grid-rows-[auto_1fr_auto] lg:grid-cols-[minmax(0,1fr)_21rem]">
         <div className="flex min-h-[calc(100dvh-4.6rem)] flex-col lg:min-h-0">
@@ -156,7 +156,7 @@ function TimeLeft({ run }: { run: Run }) {
 /** How the block was that just ended: a line that goes by itself, and the whole question once somebody has more to say. */
 function Question({ run }: { run: Run }) {
   const [telling, setTelling] = useState<string | null>(null);
-  const asked = usePlayhead((playhead) => ratingDueNow(run, playhead));
+  const question = usePlayhead((playhead) => ratingDueNow(run, playhead));
   if (telling !== null && run.toRate.includes(telling)) {
     return (
       <div className="max-h-[60dvh] overflow-y-auto">
@@ -164,14 +164,14 @@ function Question({ run }: { run: Run }) {
       </div>
     );
   }
-  return asked === undefined ? null : <AskBar run={run} blockId={asked} onTell={() => setTelling(asked)} />;
+  return question === undefined ? null : <AskBar run={run} blockId={question} onTell={() => setTelling(question)} />;
 }
 
 /** Only what waits to be ended, or may end early by itself, is ended by this. */
 function finishIfOpen(): void {
   const { run } = useRun.getState();
   const event = run && ledTimeline(run.sequence).events[run.head.event];
-  if (event && (event.untilTold || event.open)) finishNow();
+  if (event && (event.untilConfirmed || event.open)) finishNow();
 }
 
 const WASH = { left: 'bg-cobalt-wash', right: 'bg-ochre-wash', both: 'bg-porcelain' } as const;
@@ -210,7 +210,7 @@ function useClock(run: Run, running: boolean): void {
 }
 
 /** The whole session as a strip of its blocks, filled as far as it went. */
-function Course({ run }: { run: Run }) {
+function SessionProgress({ run }: { run: Run }) {
   const timeline = ledTimeline(run.sequence);
   // Once a second is as fine as the strip can show.
   const atMs = 1000 * usePlayhead(({ head }) => Math.floor(momentMs(timeline, head) / 1000));

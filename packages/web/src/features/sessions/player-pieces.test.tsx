@@ -63,14 +63,14 @@ describe('how a block felt', () => {
     [undefined, 3, 'hold-level', false],
     [undefined, 5, 'ease-or-stop', true],
     ['careful-return', 3, 'ease-or-stop', true],
-  ] as const)('by the method %s a %i is “%s”', async (methodId, felt, advice, stands) => {
+  ] as const)('by the method %s a %i is “%s”', async (methodId, felt, advice, isAdvised) => {
     begin(methodId);
     throughBlock(1);
     const { user } = show(<Rating />);
     await user.click(score(`Discomfort ${felt}`));
     expect(screen.getByRole('alert').textContent).toContain(DISCOMFORT_WORDS[advice]);
-    expect(run().paused).toBe(stands);
-    expect(screen.queryByRole('button', { name: 'End here' }) !== null).toBe(stands);
+    expect(run().paused).toBe(isAdvised);
+    expect(screen.queryByRole('button', { name: 'End here' }) !== null).toBe(isAdvised);
   });
 
   test('a tap that slipped is taken back before it counts', async () => {

@@ -3,7 +3,7 @@ import { SESSION_FILTERS, type SessionFilter } from '@clay-pot/contracts';
 import { useDeferredValue, useMemo, useRef } from 'react';
 import { useSearchParams } from 'react-router';
 import { useSessions } from '../../api/queries.js';
-import { OfWhom, useOfWhom } from '../../domain/athlete/of-whom.js';
+import { AthleteOfView, useChosenAthlete } from '../../domain/athlete/athlete-of-view.js';
 import { SessionRows } from '../../domain/session/session-rows.js';
 import { Button } from '../../ui/button.js';
 import { ButtonLink } from '../../ui/button-link.js';
@@ -19,7 +19,7 @@ const ONLY_WORDS: Record<SessionFilter, string> = {
 
 /** Every session, newest first; of everybody or of one, searched and narrowed. */
 export default function RecordsPage() {
-  const athleteId = useOfWhom();
+  const athleteId = useChosenAthlete();
   const [params, setParams] = useSearchParams();
   const search = useRef<HTMLInputElement>(null);
   const find = params.get('find') ?? '';
@@ -55,7 +55,7 @@ export default function RecordsPage() {
           value={find}
           onChange={(event) => set('find', event.target.value)}
         />
-        <OfWhom />
+        <AthleteOfView />
         <select aria-label="Show" className={`${INPUT} w-60!`} value={only} onChange={(event) => set('only', event.target.value)}>
           <option value="">All sessions</option>
           {SESSION_FILTERS.map((filter) => (

@@ -1,6 +1,6 @@
 import { type SessionView, viewOf } from '@clay-pot/core';
 import { useMemo } from 'react';
-import { useForWhom } from '../../domain/athlete/for-whom.js';
+import { useSubject } from '../../domain/athlete/named-subject.js';
 import { movementById, methodFor, useStudioLibrary } from '../../store/library.js';
 import { type Run, ledTimeline } from '../../store/run.js';
 
@@ -9,11 +9,11 @@ export type Led = Pick<Run, 'sequence' | 'athleteId' | 'cautions' | 'equipment'>
 
 /** What is led with all that is computed of it. Without a network the cautions are those that the session began with. */
 export function useRunView({ sequence, athleteId, cautions, equipment }: Led): SessionView {
-  const { person } = useForWhom(athleteId);
+  const { person } = useSubject(athleteId);
   const { shelf } = useStudioLibrary();
   return useMemo(() => {
-    const asked = { sequence, lookup: movementById, shelf, person, method: methodFor(sequence) };
+    const question = { sequence, lookup: movementById, shelf, person, method: methodFor(sequence) };
     const now = `${person.today}T00:00:00.000Z`;
-    return viewOf({ ...asked, athlete: { cautions, equipment }, past: [], now }, ledTimeline(sequence));
+    return viewOf({ ...question, athlete: { cautions, equipment }, past: [], now }, ledTimeline(sequence));
   }, [sequence, shelf, person, cautions, equipment]);
 }

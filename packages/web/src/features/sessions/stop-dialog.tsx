@@ -77,10 +77,10 @@ interface OtherProps {
 function OtherPain({ run, hand, setHand, onClose }: OtherProps) {
   const [place, setPlace] = useState<SorePlace | null>(null);
   const [discomfort, setDiscomfort] = useState<number | null>(null);
-  const [told, setTold] = useState(false);
+  const [isReported, setTold] = useState(false);
   const missing = [place === null && 'where it hurts', discomfort === null && 'how much'].filter(Boolean);
-  if (told && place !== null && discomfort !== null) {
-    return <WhatNow run={run} told={{ hand, place, discomfort }} onClose={onClose} />;
+  if (isReported && place !== null && discomfort !== null) {
+    return <WhatNow run={run} stopped={{ hand, place, discomfort }} onClose={onClose} />;
   }
   return (
     <Question title="Where, and how much?" onClose={onClose}>
@@ -110,19 +110,19 @@ function OtherPain({ run, hand, setHand, onClose }: OtherProps) {
 /** What follows from the report, by the rule of the method. */
 function WhatNow({
   run,
-  told,
+  stopped,
   onClose,
 }: {
   run: Run;
-  told: { hand: WorkingSide; place: SorePlace; discomfort: number };
+  stopped: { hand: WorkingSide; place: SorePlace; discomfort: number };
   onClose: () => void;
 }) {
-  const advice = adviseOnDiscomfort(told.discomfort, methodFor(run.sequence).discomfort);
+  const advice = adviseOnDiscomfort(stopped.discomfort, methodFor(run.sequence).discomfort);
   // The question is about the block at the time of the report, whatever the session goes on to.
   const [blockId] = useState(() => must(currentBlock(run), 'a block of the session'));
   return (
     <Question title={DISCOMFORT_WORDS[advice]} onClose={onClose}>
-      <p className="mt-1">{capital(complaintWords(told))}, saved.</p>
+      <p className="mt-1">{capital(complaintWords(stopped))}, saved.</p>
       {advice === 'ease-or-stop' && (
         <>
           <EaseChoices run={run} blockId={blockId} reason="hurts" onDone={onClose} />

@@ -26,8 +26,8 @@ export function TestScreen({ run, moment }: { run: Run; moment: Moment }) {
   useTitle(title);
   // Each number that is taken renders the page again.
   useSessionTests((state) => state.tested);
-  const told = testsOf(run.id)[moment];
-  const left = tests.flatMap((id) => openHands(id, run).filter((hand) => told?.[`${id} ${hand}`] === undefined));
+  const results = testsOf(run.id)[moment];
+  const left = tests.flatMap((id) => openHands(id, run).filter((hand) => results?.[`${id} ${hand}`] === undefined));
   return (
     <main className="mx-auto grid w-full max-w-2xl content-start gap-5 px-4 py-8">
       <div>
@@ -82,10 +82,10 @@ function Test({ run, id, moment }: { run: Run; id: SessionTest; moment: Moment }
 function HandTest({ run, id, moment, hand }: { run: Run; id: SessionTest; moment: Moment; hand: Hand }) {
   const protocol = must(protocolOf(id), `a protocol ${id}`);
   const unit = must(readingUnit(protocol.kind, protocol.of), `a unit of ${id}`);
-  const told = testsOf(run.id);
+  const tests = testsOf(run.id);
   const barred = whyNot(id, run, hand);
-  const value = told[moment]?.[`${id} ${hand}`];
-  const before = moment === 'after' ? told.before?.[`${id} ${hand}`] : undefined;
+  const value = tests[moment]?.[`${id} ${hand}`];
+  const before = moment === 'after' ? tests.before?.[`${id} ${hand}`] : undefined;
   const look = useValueLook(protocol, unit, run.athleteId, (kept) => keepTest(run, { id, moment, hand, value: kept }));
   if (barred) return <span className="flex-1 text-small text-iron">{readable(barred)}</span>;
   if (value !== undefined) return <b className="text-lead figures">{readingText(unit, value)}</b>;

@@ -97,11 +97,11 @@ function Next({ athleteId, athleteName }: { athleteId: string; athleteName: stri
 function TheMorning({ record: { id, morning, morningBefore, endedAt } }: { record: SessionRecord }) {
   const pending = useOwnMornings().get(id);
   const [asking, setAsking] = useState(false);
-  const told = pending ?? morning;
-  if (told) {
+  const complaint = pending ?? morning;
+  if (complaint) {
     return (
       <div className="mb-3">
-        <MorningAdviceWords morning={told} before={morningBefore} />
+        <MorningAdviceWords morning={complaint} before={morningBefore} />
       </div>
     );
   }

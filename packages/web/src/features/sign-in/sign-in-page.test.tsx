@@ -12,18 +12,18 @@ const me = {
 beforeEach(() => queryClient.clear());
 
 async function signIn(answers: Parameters<typeof answering>[0]) {
-  const asked = answering(answers);
+  const requests = answering(answers);
   const shown = show(<SignInPage />);
   await shown.user.type(screen.getByLabelText('E-mail'), me.email);
   await shown.user.type(screen.getByLabelText('Password'), 'lantern-hall');
   await shown.user.click(screen.getByRole('button', { name: 'Sign in' }));
-  return { asked, ...shown };
+  return { asked: requests, ...shown };
 }
 
 describe('signing in', () => {
   test('sends what was typed, once, and the house knows who came', async () => {
-    const { asked } = await signIn({ 'POST /api/sign-in': me, 'GET /api/sign-in': me });
-    expect(asked.filter(({ what }) => what.startsWith('POST'))).toEqual([
+    const { asked: requests } = await signIn({ 'POST /api/sign-in': me, 'GET /api/sign-in': me });
+    expect(requests.filter(({ what }) => what.startsWith('POST'))).toEqual([
       { what: 'POST /api/sign-in', body: { email: me.email, password: 'lantern-hall' } },
     ]);
     expect(screen.queryByRole('alert')).toBeNull();

@@ -20,7 +20,7 @@ interface SignIn {
 }
 
 /** The rules of the form come when it is sent: whoever only opens the page need not wait for them. */
-const resolver: Resolver<SignIn> = async (...asked) => (await import('./sign-in-rules.js')).signInResolver(...asked);
+const resolver: Resolver<SignIn> = async (...parameters) => (await import('./sign-in-rules.js')).signInResolver(...parameters);
 
 /** Signing in, and what can be done by whoever has no account yet. */
 export default function SignInPage() {

@@ -5,13 +5,13 @@ import { ended, workersServe } from '../../near-worker.fixture.js';
 import { show } from '../../screen.fixture.js';
 import SimulationPage from './simulation-page.js';
 
-const run = async (question: StudyQuestion, told: (courses: number) => Promise<void>) => {
+const run = async (question: StudyQuestion, report: (courses: number) => Promise<void>) => {
   // A long one is never over: it is there to be cancelled.
   if (question.athletes > 1000) await new Promise(() => undefined);
   const course = study(question);
   for (let next = course.next(); ; next = course.next()) {
     if (next.done) return next.value;
-    if (next.value % 50 === 0) await told(next.value);
+    if (next.value % 50 === 0) await report(next.value);
   }
 };
 let away: () => void;

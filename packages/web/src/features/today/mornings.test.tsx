@@ -12,7 +12,7 @@ beforeEach(() => {
 const sent = () => useOutbox.getState().messages;
 
 describe('whose morning is to be asked about', () => {
-  const asked = {
+  const check = {
     sessionId: ID,
     athleteId: 'a',
     athleteName: 'Wren Halloran',
@@ -21,7 +21,7 @@ describe('whose morning is to be asked about', () => {
     before: null,
   };
   test('on Today it is calm with one tap, and not asked twice', async () => {
-    const { user } = show(<Mornings mornings={[asked]} />);
+    const { user } = show(<Mornings mornings={[check]} />);
     await user.click(screen.getByRole('button', { name: 'Calm, both hands: Wren Halloran' }));
     expect(sent()).toMatchObject([{ body: { left: 0, right: 0 } }]);
     expect(screen.queryByRole('button', { name: /Tell of the morning/ })).toBeNull();

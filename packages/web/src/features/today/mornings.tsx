@@ -15,19 +15,19 @@ export function Mornings({ mornings }: { mornings: readonly TodayMorning[] }) {
   return (
     <Part title="Next-day check">
       <ul aria-label="Next-day check">
-        {mornings.map((asked) => (
-          <Asked key={asked.sessionId} asked={asked} told={own.get(asked.sessionId)} />
+        {mornings.map((check) => (
+          <MorningRow key={check.sessionId} check={check} reported={own.get(check.sessionId)} />
         ))}
       </ul>
     </Part>
   );
 }
 
-function Asked({ asked, told }: { asked: TodayMorning; told: Parameters<typeof saveNextDayCheck>[1] | undefined }) {
+function MorningRow({ check, reported }: { check: TodayMorning; reported: Parameters<typeof saveNextDayCheck>[1] | undefined }) {
   const [answered, setAnswered] = useState<Parameters<typeof saveNextDayCheck>[1] | null>(null);
   const [telling, setTelling] = useState(false);
-  const { sessionId, athleteId, athleteName, title, endedAt, before } = asked;
-  const now = answered ?? told;
+  const { sessionId, athleteId, athleteName, title, endedAt, before } = check;
+  const now = answered ?? reported;
   return (
     <li className="border-b border-line py-2">
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
@@ -64,7 +64,7 @@ function Asked({ asked, told }: { asked: TodayMorning; told: Parameters<typeof s
       {now && <MorningAdviceWords morning={now} before={before} />}
       {!now && telling && (
         <div className="pt-2">
-          <MorningQuestion sessionId={sessionId} before={before} onTold={setAnswered} />
+          <MorningQuestion sessionId={sessionId} before={before} onReported={setAnswered} />
         </div>
       )}
     </li>

@@ -1,17 +1,17 @@
-import { type ForWhom as KnownForWhom, personOf, referencePerson, REFERENCE_BODIES } from '@clay-pot/core';
+import { type Subject as SubjectOnRecord, personOf, referencePerson, REFERENCE_BODIES } from '@clay-pot/core';
 import { useMemo } from 'react';
 import { useAthlete, useEvidence, useReadings } from '../../api/queries.js';
 import { isoToday } from '../../ui/today.js';
 
 /** Whom something is computed for, and what they are called on a screen. */
-export interface ForWhom extends KnownForWhom {
+export interface NamedSubject extends SubjectOnRecord {
   readonly name: string;
   /** Undefined for the reference person. */
   readonly athleteId: string | undefined;
 }
 
 /** An athlete as the computations read one; without an athlete the reference person. */
-export function useForWhom(athleteId: string | undefined): ForWhom {
+export function useSubject(athleteId: string | undefined): NamedSubject {
   const athlete = useAthlete(athleteId).data;
   const readings = useReadings(athleteId).data;
   const seen = useEvidence(athleteId).data;

@@ -1,4 +1,4 @@
-import type { WhomWork } from '@clay-pot/core/answers';
+import type { SubjectWork } from '@clay-pot/core/answers';
 import type { Reading, ReportedSession } from '@clay-pot/core';
 import { subDays } from 'date-fns';
 import { In } from 'typeorm';
@@ -20,7 +20,7 @@ interface Somebody {
 }
 
 /** What a thread reads of somebody whose sessions are known already, oldest first: of them, the last that tell. */
-export function whomOf({ record, readings, today }: Somebody, sessions: readonly ReportedSession[], until: Date): WhomWork {
+export function subjectWork({ record, readings, today }: Somebody, sessions: readonly ReportedSession[], until: Date): SubjectWork {
   const { sex, statureCm, massKg, birthDate } = record;
   const from = subDays(until, TELLS.days).toISOString();
   const recent = sessions.filter(({ startedAt }) => startedAt > from).slice(-TELLS.latest);
@@ -28,12 +28,12 @@ export function whomOf({ record, readings, today }: Somebody, sessions: readonly
 }
 
 /** What a thread reads of somebody: their record and readings, and the last sessions that ended before an instant with what was said of them. */
-export async function whomWork(
+export async function loadSubjectWork(
   scope: StudioScope,
   athleteId: string,
   { record, readings, today }: Somebody,
   until: Date,
-): Promise<WhomWork> {
+): Promise<SubjectWork> {
   const { sex, statureCm, massKg, birthDate } = record;
   const sessions = await carriedOut(scope, athleteId, until, TELLS);
   const sessionId = In(sessions.map(({ id }) => id));

@@ -1,4 +1,4 @@
-import { evidenceOf, type ToldSession } from '../effort/evidence.js';
+import { evidenceOf, type ReportedSession } from '../effort/evidence.js';
 import { heldAndTested } from '../measure/readings-tell.js';
 import type { Evidence } from '../mechanics/belief.js';
 import type { Person } from '../mechanics/capacity.js';
@@ -9,31 +9,34 @@ import type { Reading } from '../model/reading.js';
 import { libraryWith } from '../library/index.js';
 
 /** Somebody by record and readings, and the sessions that tell of their maxima: as plain data, for a thread of its own. */
-export interface WhomWork {
+export interface SubjectWork {
   readonly record: BodyRecord & { readonly birthDate: string | null };
   /** Oldest first. */
   readonly readings: readonly Reading[];
-  readonly sessions: readonly ToldSession[];
+  readonly sessions: readonly ReportedSession[];
   readonly today: string;
 }
 
 /** What somebody's readings, holds, tests and sets tell, besides maxima that were tested. */
-export interface EvidenceWork extends WhomWork {
+export interface EvidenceWork extends SubjectWork {
   readonly ownMovements: readonly { readonly removed: boolean; readonly document: Movement }[];
 }
 
 /** What holds and tests of readings tell of somebody, and then what their sets do. */
-export function seenOf({ record, readings, sessions, today }: WhomWork, lookup: MovementLookup): { person: Person; seen: Evidence[] } {
+export function evidenceFor(
+  { record, readings, sessions, today }: SubjectWork,
+  lookup: MovementLookup,
+): { person: Person; evidence: Evidence[] } {
   const { person } = personOf(record, readings, today);
-  return { person, seen: [...heldAndTested(person, readings, lookup), ...evidenceOf(person, sessions, lookup)] };
+  return { person, evidence: [...heldAndTested(person, readings, lookup), ...evidenceOf(person, sessions, lookup)] };
 }
 
 /** Somebody with everything that is known of their maxima. */
-export function personIn(work: WhomWork, lookup: MovementLookup): Person {
-  const { person, seen } = seenOf(work, lookup);
+export function personIn(work: SubjectWork, lookup: MovementLookup): Person {
+  const { person, evidence: seen } = evidenceFor(work, lookup);
   return { ...person, evidence: [...person.evidence, ...seen] };
 }
 
 /** Finds evidence away from the event loop: each set of a session is computed once. */
 export const answerEvidence = ({ ownMovements, ...work }: EvidenceWork): Evidence[] =>
-  seenOf(work, libraryWith(ownMovements, []).movement).seen;
+  evidenceFor(work, libraryWith(ownMovements, []).movement).evidence;

@@ -1,21 +1,21 @@
 import { useSearchParams } from 'react-router';
-import { WhomChoice } from './whom-choice.js';
+import { AthleteChoice } from './athlete-choice.js';
 
 /** Whose id an address names; an empty one names nobody. */
 export const athleteIn = (params: URLSearchParams): string | undefined => params.get('athlete') || undefined;
 
 /** Whose things are shown, as the address says; undefined for everybody’s. */
-export const useOfWhom = (): string | undefined => athleteIn(useSearchParams()[0]);
+export const useChosenAthlete = (): string | undefined => athleteIn(useSearchParams()[0]);
 
 /** Of whom a page shows things: everybody, or one; kept in the address. */
-export function OfWhom() {
+export function AthleteOfView() {
   const [, setParams] = useSearchParams();
   return (
-    <WhomChoice
+    <AthleteChoice
       label="Athlete"
       className="w-60"
       nobody="All athletes"
-      value={useOfWhom()}
+      value={useChosenAthlete()}
       choose={(athlete) =>
         setParams((before) => {
           if (athlete) before.set('athlete', athlete);

@@ -15,13 +15,13 @@ interface Props {
 }
 
 /** One of the studio’s athletes, found by name or practice. */
-export function WhomChoice({ nobody, choose, value = '', ...rest }: Props) {
+export function AthleteChoice({ nobody, choose, value = '', ...rest }: Props) {
   const athletes = useAthletes();
   const options = useMemo(() => (athletes.data ?? []).map(({ id, name, practice }) => ({ id, name, note: practice })), [athletes.data]);
   return <SearchChoice options={options} value={value} nothing={nobody} choose={(id) => choose(id || undefined)} {...rest} />;
 }
 
 /** The same with its label above it. */
-export function WhomField({ label, ...rest }: Props) {
-  return <Field label={label}>{({ id }) => <WhomChoice label={label} id={id} {...rest} />}</Field>;
+export function AthleteField({ label, ...rest }: Props) {
+  return <Field label={label}>{({ id }) => <AthleteChoice label={label} id={id} {...rest} />}</Field>;
 }

@@ -11,7 +11,7 @@ import type { SetUnit } from '../../vocabulary/work.js';
 import { effortOf } from '../../rules/checks/choose.js';
 
 /** A level as it asks somebody of ordinary strength. */
-export interface Rung {
+export interface SimulatedLevel {
   readonly level: Level;
   readonly dose: Dose;
   readonly unit: SetUnit;
@@ -46,8 +46,8 @@ const SECONDS: Record<SetUnit, number> = { repetitions: 3, seconds: 1, breaths: 
 const STROKE = 0.64;
 
 /** The levels of a movement as they ask an ordinary person; those that this body cannot take are left out. */
-export function rungsOf(movement: Movement, person: Person): Rung[] {
-  return movement.ladder.flatMap((level): Rung[] => {
+export function simulatedLevels(movement: Movement, person: Person): SimulatedLevel[] {
+  return movement.ladder.flatMap((level): SimulatedLevel[] => {
     const form = formOf(person, level, level.dose);
     if (!form) return [];
     const { dose } = level;
@@ -71,7 +71,7 @@ export function rungsOf(movement: Movement, person: Person): Rung[] {
 }
 
 /** What a dose comes to at first: sets and the amount of each. */
-export const beginOf = ({ dose }: Rung): { sets: number; amount: number; effortPercent: number | null } => ({
+export const beginOf = ({ dose }: SimulatedLevel): { sets: number; amount: number; effortPercent: number | null } => ({
   sets: dose.sets,
   amount: amountOf(dose.work),
   effortPercent: dose.effortPercent ?? null,

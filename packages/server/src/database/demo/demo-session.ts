@@ -10,18 +10,18 @@ import {
   type WorkingSide,
 } from '@clay-pot/core';
 import type { BlockReportRow, ComplaintRow, DoneSetRow, FormTickRow } from '../../sessions/session.entities.js';
-import type { Course } from './people.js';
+import type { PersonPlan } from './people.js';
 import type { Rater } from './rater.js';
 import { SeededRandom } from './random.js';
 
 /** Whose history is invented, and by which course. */
-export interface Telling {
+export interface DemoContext {
   readonly studioId: string;
   readonly athleteId: string;
   readonly sequenceId: string;
   readonly sequence: Sequence;
   readonly weekdays: readonly number[];
-  readonly course: Course;
+  readonly course: PersonPlan;
   /** ISO day; the history ends the day before. */
   readonly today: string;
   /** How hard each block is rated. */
@@ -31,7 +31,7 @@ export interface Telling {
 }
 
 /** One session as it went, before it becomes rows. */
-export interface Told {
+export interface DemoSession {
   readonly id: string;
   readonly plan: Sequence;
   readonly timeline: Timeline;
@@ -44,8 +44,8 @@ export interface Told {
 }
 
 /** What was done of it, set by set. */
-export function setsOf(told: Told, { studioId, course }: Telling, random: SeededRandom): DoneSetRow[] {
-  const { id: sessionId, plan, timeline, reached, instant } = told;
+export function setsOf(session: DemoSession, { studioId, course }: DemoContext, random: SeededRandom): DoneSetRow[] {
+  const { id: sessionId, plan, timeline, reached, instant } = session;
   return reached.flatMap((stint) =>
     doneOf(timeline, stint, atEnd(timeline, stint)).map(({ side, amount }) => {
       const endedAt = instant(stint.endMs);
@@ -64,13 +64,13 @@ const LOADING_PHASES: readonly string[] = ['load', 'strength', 'skill'];
 const REPORTED_AFTER_MS = 4000;
 
 /** How each block that was reached was rated. */
-export function reportsOf(told: Told, { studioId, course, rate }: Telling, random: SeededRandom): BlockReportRow[] {
-  const { id: sessionId, plan, timeline, reached, flare, instant } = told;
+export function reportsOf(session: DemoSession, { studioId, course, rate }: DemoContext, random: SeededRandom): BlockReportRow[] {
+  const { id: sessionId, plan, timeline, reached, flare, instant } = session;
   const blocksDone = new Set(reached.map(({ blockId }) => blockId));
   return [...plan.blocks.entries()].flatMap(([index, block]) => {
     if (!blocksDone.has(block.id)) return [];
     const loads = LOADING_PHASES.includes(block.phase);
-    const discomfort = discomfortIn(block, loads, told, course, random);
+    const discomfort = discomfortIn(block, loads, session, course, random);
     const usual = loads ? random.between(4, 7) : random.between(1, 3);
     const exertion = Math.min(10, (rate(plan, block.id) ?? usual) + (flare ? 1 : 0));
     const at = instant(itemAt(timeline.blocks, index).endMs + REPORTED_AFTER_MS);
@@ -84,8 +84,8 @@ const TICKED_AFTER_MS = 2000;
 const WEEK_MS = 7 * 24 * 3_600_000;
 
 /** What the coach watched for and saw, while it was new: in the sessions of some weeks, and in the last one where the course says so. */
-export function formOf(told: Told, { studioId, course, today }: Telling): FormTickRow[] {
-  const { id: sessionId, plan, timeline, reached, isLast, instant } = told;
+export function formOf(session: DemoSession, { studioId, course, today }: DemoContext): FormTickRow[] {
+  const { id: sessionId, plan, timeline, reached, isLast, instant } = session;
   const { faults } = course;
   if (!faults) return [];
   return [...plan.blocks.entries()].flatMap(([index, { id: blockId, movementId }]) => {
@@ -101,7 +101,11 @@ export function formOf(told: Told, { studioId, course, today }: Telling): FormTi
 }
 
 /** In a flare-up: what hurt in the middle of the last block that was reached. */
-export function complaintsOf({ id, reached, flare, instant }: Told, { studioId, course }: Telling, random: SeededRandom): ComplaintRow[] {
+export function complaintsOf(
+  { id, reached, flare, instant }: DemoSession,
+  { studioId, course }: DemoContext,
+  random: SeededRandom,
+): ComplaintRow[] {
   if (!flare) return [];
   const { blockId, endMs } = lastOf(reached);
   const at = instant(endMs);
@@ -110,7 +114,7 @@ export function complaintsOf({ id, reached, flare, instant }: Told, { studioId, 
 }
 
 /** What somebody usually feels and now and then a little more or less; in a flare-up much more; at last what the course says. */
-function discomfortIn(block: Block, loads: boolean, { flare, isLast }: Told, course: Course, random: SeededRandom): number {
+function discomfortIn(block: Block, loads: boolean, { flare, isLast }: DemoSession, course: PersonPlan, random: SeededRandom): number {
   const usual = loads ? course.discomfort : Math.max(0, course.discomfort - 1);
   const felt = Math.max(0, usual + (random.chance(0.06) ? 1 : random.chance(0.5) ? -1 : 0));
   if (flare && loads) return random.between(4, 6);
@@ -125,7 +129,7 @@ function atEnd(timeline: Timeline, stint: Stint): Playhead {
 }
 
 /** Mostly all of it; now and then less, more often so on the weaker side in later sets. */
-function fallShort(amount: number, side: WorkingSide, stint: Stint, course: Course, random: SeededRandom): number {
+function fallShort(amount: number, side: WorkingSide, stint: Stint, course: PersonPlan, random: SeededRandom): number {
   const weak = side === course.weakSide;
   if (!random.chance(weak ? 0.35 : 0.04)) return amount;
   const share = stint.unit === 'seconds' ? 0.2 : 0.15;

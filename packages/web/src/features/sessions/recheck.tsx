@@ -18,19 +18,19 @@ import { blockAt } from './moment-words.js';
 
 /** Asks what was seen of each hand at the stop: one tap a hand, and on it goes. The clock stands until then. */
 export function LookAgain({ run, event }: { run: Run; event: TimelineEvent }) {
-  const [told, setTold] = useState<readonly Hand[]>([]);
+  const [shownHands, setTold] = useState<readonly Hand[]>([]);
   const { look: stop } = event;
-  const hands = handsAsked(run, event);
+  const hands = handsToRecheck(run, event);
   const tell = useCallback(
     (hand: Hand, answer: LookAnswer) => {
       look(hand, answer);
-      const now = [...told, hand];
+      const now = [...shownHands, hand];
       setTold(now);
       if (hands.every((each) => now.includes(each))) finishNow();
     },
-    [told, hands],
+    [shownHands, hands],
   );
-  const next = hands.find((hand) => !told.includes(hand));
+  const next = hands.find((hand) => !shownHands.includes(hand));
   const commands = useMemo<Command[]>(
     () =>
       LOOK_ANSWERS.map((answer, index) => ({
@@ -50,7 +50,7 @@ export function LookAgain({ run, event }: { run: Run; event: TimelineEvent }) {
         <div key={hand} role="group" aria-label={HAND_WORDS[hand]} className="mt-2 flex items-center gap-2">
           <SideMark side={hand} className="w-7" />
           {LOOK_ANSWERS.map((answer) => (
-            <Button key={answer} className="h-12 flex-1" disabled={told.includes(hand)} onClick={() => tell(hand, answer)}>
+            <Button key={answer} className="h-12 flex-1" disabled={shownHands.includes(hand)} onClick={() => tell(hand, answer)}>
               {answer}
             </Button>
           ))}
@@ -64,7 +64,7 @@ export function LookAgain({ run, event }: { run: Run; event: TimelineEvent }) {
 }
 
 /** Before the hands change, the one that has worked; afterwards all that worked. */
-function handsAsked(run: Run, event: TimelineEvent): readonly Hand[] {
+function handsToRecheck(run: Run, event: TimelineEvent): readonly Hand[] {
   if (event.look === 'between hands') return HANDS.filter((hand) => event.side === otherHand(hand));
   return handsWorking(blockAt(run.sequence, event).dose.sides);
 }
