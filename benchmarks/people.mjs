@@ -21,7 +21,7 @@ export const PEOPLE = {
   regular: { method: 'floor-loading', sizes: body('male', 1.8, 78), ageYears: 29, evidence: grip(520, 540) },
 };
 
-/** What is asked of the composer for one of them, with everything at hand and the whole library. */
+/** What the generator is asked for one of them, with all equipment and the whole library. */
 export const questionFor = ({ method, sizes, ageYears, evidence = [], cautions = [] }, goal, minutes) => ({
   goal,
   minutes,

@@ -10,7 +10,7 @@ const packageOf = (name) => join(ROOT, 'packages', name);
 
 /**
  * Tests run in a context of their own, which loads every module again: a screen’s test loads some two thousand. Bundled, all tests of a project share a few files.
- * What they are of is the same code: core and web from their sources, whatever stands in another package as it was built.
+ * Core and web are bundled from their sources, other packages as they were built.
  */
 const PROJECTS = {
   core: { folders: ['core/src', 'core/test'], tests: /\.test\.ts$/, before: 'core/jest.properties', groups: 12 },
@@ -38,7 +38,7 @@ const BOUND = 'const { Math, Number, Object, Array, Map, Set, WeakMap, Infinity,
 
 /**
  * With the whole run, tests of these projects share files: loading the frameworks or the core for each of them takes as long as many of the tests.
- * One file is run under its own name. Each keeps its variables and hooks to itself, and stands first in the names of its tests.
+ * A file is run under its own name. Each keeps its variables and hooks to itself, and is first in the names of its tests.
  */
 const isGrouped = () => process.env.TESTS_GROUPED === '1';
 

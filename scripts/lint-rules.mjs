@@ -30,7 +30,7 @@ const exportedHasDoc = reporting('What a file exports says what it is: write a /
   const isDoc = ({ type, value }) => type === 'Block' && value.startsWith('*');
   const check = (node) => {
     if (!node.declaration || !DOCUMENTED.includes(node.declaration.type)) return;
-    // A decorator stands between the comment and the class.
+    // A decorator is between the comment and the class.
     const above = [node, ...(node.declaration.decorators ?? [])].flatMap((part) => source.getCommentsBefore(part));
     if (!above.some(isDoc)) report(node);
   };

@@ -17,7 +17,7 @@ const MACHINE_CALLS =
 const collected = new Map();
 
 /**
- * Every text in the sources that a person may read: what stands between tags, attributes that are shown or spoken, and strings with words in them.
+ * Every text in the sources that a person may read: text between tags, attributes that are shown or spoken, and strings with words in them.
  * What is put in while it runs is written as {…}.
  * @param {string} folder under the root @returns {ReadableText[]} in the order of files and lines
  */
@@ -74,7 +74,7 @@ function textsOf(path) {
 
 const isString = (node) => ts.isStringLiteral(node) || ts.isNoSubstitutionTemplateLiteral(node) || ts.isTemplateExpression(node);
 
-/** What stands where only a machine reads it: imports, types, names of styles, keys, comparisons, queries. */
+/** Code that only a machine reads: imports, types, names of styles, keys, comparisons, queries. */
 function isForMachines(node) {
   if (ts.isImportDeclaration(node) || ts.isExportDeclaration(node) || ts.isTypeNode(node) || ts.isInterfaceDeclaration(node)) return true;
   if (ts.isJsxAttribute(node)) return isUnreadAttribute(node);
@@ -105,7 +105,7 @@ function stringText(node) {
   return node.head.text + node.templateSpans.map(({ literal }) => `{…}${literal.text}`).join('');
 }
 
-/** What stands between tags, with what is inside of them as far as it is text. */
+/** The content between tags, with what is inside of them as far as it is text. */
 function markupText(element) {
   return element.children
     .map((child) => {

@@ -34,7 +34,7 @@ function drawingHash() {
 }
 
 /**
- * Every still there should be: per level, the name of the picture of each moment, and what stands beside it.
+ * Every still there should be: per level, the name of the picture of each moment, and whether the body is drawn.
  * @returns {Map<string, { movementId: string, levelId: string, stills: Record<string, string>, withBody: boolean, bodyLarge: boolean }>} by “movement/level”
  */
 export function wantedStills() {
@@ -56,7 +56,7 @@ export function wantedStills() {
   return levels;
 }
 
-/** The list as the web reads it: names in the order of `STILLS`, then 1 where a body stands beside it, 2 where it is the larger. */
+/** The list as the web reads it: names in the order of `STILLS`, then 1 where a body is drawn beside it, 2 where it is the larger. */
 export const listOf = (levels) =>
   Object.fromEntries(
     [...levels].map(([key, { stills, withBody, bodyLarge }]) => [

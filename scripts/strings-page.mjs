@@ -45,7 +45,7 @@ const FOLDERS = ['packages/web/src', 'packages/core/src', 'packages/contracts/sr
 /** A dose, a path or an id says nothing to a reader of words. */
 const isProse = (text) => /\p{L}{2,}/u.test(text) && !/^[\dx@%<>,.\sa-zA-Z-]*\d+x\d/.test(text);
 
-/** The page as Markdown: each text once, where it stands first. */
+/** The page as Markdown: each text once, under its first screen. */
 export async function stringsPage() {
   const seen = new Set();
   const sections = new Map(PLACES.map(([, title]) => [title, []]));

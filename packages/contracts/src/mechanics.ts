@@ -150,7 +150,7 @@ export class SolveQuestion extends PostureQuestion {
   readonly target: TargetInput;
 }
 
-/** What one hand bears and what it takes. */
+/** The load on one hand, and what it can take. */
 export interface HandAnswer {
   loadN: number;
   loadPercentBW: number;

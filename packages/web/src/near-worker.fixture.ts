@@ -4,7 +4,7 @@ import { expose } from 'comlink';
 export const ended = { count: 0 };
 
 /**
- * What stands in for a worker: the same functions in this thread, over a channel as a worker’s.
+ * Replaces a worker: the same functions in this thread, over a channel as a worker’s.
  * @param serve what the worker would expose
  * @returns takes it away again
  */

@@ -48,7 +48,7 @@ function Where() {
   return <p data-testid="where">{pathname + search}</p>;
 }
 
-/** Shows a piece of interface at an address, with all that stands around every screen. @param pattern where it belongs; elsewhere it is gone */
+/** Renders a piece of interface at an address, with the providers of every screen. @param pattern its own address; elsewhere it is not shown */
 export function show(piece: ReactNode, at = '/', pattern = '*') {
   const rendered = render(
     <QueryClientProvider client={queryClient}>
@@ -70,7 +70,7 @@ export async function choose(user: UserEvent, label: string, name: string | RegE
   await user.click(await screen.findByRole('option', { name }));
 }
 
-/** Runs a hook with all that stands around every screen. */
+/** Runs a hook with the providers of every screen. */
 export const showHook = <R,>(hook: () => R) =>
   renderHook(hook, {
     wrapper: ({ children }) => <QueryClientProvider client={queryClient}>{children}</QueryClientProvider>,

@@ -53,7 +53,7 @@ const kept = new Map<string, PossibleShelf>();
 function possibleIn(work: ComposeWork, question: ComposeQuestion): PossibleShelf {
   const key = keyOf(work, question);
   const cached = kept.get(key) ?? possibleFor(question);
-  // What was asked for last stands last.
+  // The latest question comes last.
   kept.delete(key);
   kept.set(key, cached);
   for (const oldest of kept.keys()) {
@@ -63,7 +63,7 @@ function possibleIn(work: ComposeWork, question: ComposeQuestion): PossibleShelf
   return cached;
 }
 
-/** All of the work but what does not matter to it: what is wanted, but for where that is trained for; how long; what stands anyhow. */
+/** The parts of a question that change its answer: the goal without its setting, the minutes, and the fixed blocks. */
 const keyOf = (work: ComposeWork, { goal: { places } }: ComposeQuestion): string =>
   JSON.stringify({ ...work, goalId: places, minutes: null, locked: null, rounds: null, now: hourOf(work.now) });
 

@@ -7,7 +7,7 @@ import { type Phase, PHASES } from '../vocabulary/phases.js';
 import type { Candidate } from './candidate.js';
 
 /**
- * The order in which chosen candidates are done: by phases; in a warm-up what is free before what bears; place by place, beginning where one is and ending where
+ * The order of chosen candidates: by phase; in a warm-up free movement before weight bearing; place by place, starting at the current place and ending where
  * it goes on; from light to hard, with something between two hard ones that lets go.
  */
 export function arranged(chosen: readonly Candidate[], { stretching }: Pick<Method, 'stretching'>): Candidate[] {
@@ -26,7 +26,7 @@ export function arranged(chosen: readonly Candidate[], { stretching }: Pick<Meth
   return order;
 }
 
-/** A stretch stands behind the last of the blocks that work what it stretches, and those stand together. */
+/** A stretch follows the last of the blocks that work what it stretches, and those blocks are adjacent. */
 function stretchedAfter(tier: readonly Candidate[]): Candidate[] {
   const stretches = tier.filter(({ phase, level }) => phase === 'strength' && level.load.kind === 'stretch');
   let rest = tier.filter((each) => !stretches.includes(each));
@@ -54,7 +54,7 @@ function byStation(tier: readonly Candidate[], before: Candidate | undefined, co
   const stations = groupedBy(tier, ({ station }) => station);
   const rank = (station: string) => (station === before?.station ? 0 : coming.has(station) ? 2 : 1);
   const names = [...stations.keys()].sort((a, b) => rank(a) - rank(b));
-  // With two places that go on, only one can be last: the first of them stands before the others.
+  // With two places that continue into the next phase, only one can come last: the first goes before the others.
   let last = before;
   return names.flatMap((name) => {
     const mine = byPosture(stations.get(name) ?? [], last);
@@ -75,7 +75,7 @@ function byPosture(station: readonly Candidate[], before: Candidate | undefined)
 }
 const hardest = (list: readonly Candidate[]) => Math.max(...list.map(({ effortPercent }) => effortPercent));
 
-/** After each hard one stands one that lets go of it, where there is one. */
+/** After each hard block comes one that relaxes what it worked, where there is one. */
 function lettingGo(sorted: readonly Candidate[]): Candidate[] {
   const easy = sorted.filter(({ hard }) => !hard);
   const hard = sorted.filter((each) => each.hard);

@@ -21,7 +21,7 @@ import { countsFor, type TrainingGoal } from './goal.js';
 /** Amounts by muscle group; what is not named is nothing. */
 export type ByGroup = Partial<Record<MuscleGroup, number>>;
 
-/** A movement at a level with a dose in a phase, with everything that is asked of it: what a person can be given, whatever the goal is. */
+/** A movement at a level with a dose in a phase, and its requirements: what a person can be given, whatever the goal is. */
 export interface Possible {
   readonly key: string;
   readonly movement: Movement;
@@ -30,7 +30,7 @@ export interface Possible {
   readonly phase: Phase;
   /** All its time but getting to its place. */
   readonly seconds: number;
-  /** A place in the room with what stands there, and how the body is in it. */
+  /** A place in the room with its fixed equipment, and the position of the body there. */
   readonly station: string;
   readonly posture: Posture;
   /** What has to be fetched for it. */
@@ -52,7 +52,7 @@ export interface Possible {
   readonly stretchS: ByGroup;
   readonly workS: Readonly<Record<Hand, number>>;
   readonly digitS: Partial<Record<Digit, number>>;
-  /** It stands whatever else is chosen. */
+  /** Included whatever else is chosen. */
   readonly locked?: true;
   /** Sets of the weaker hand alone, on top of what both do of this movement. */
   readonly extra?: true;

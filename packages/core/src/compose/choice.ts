@@ -8,7 +8,7 @@ import { BROKEN, type Index, indexed, type Mine } from './choice-index.js';
 /** What each second over the minutes costs. */
 const OVER_S = 0.5;
 
-/** Looked up once: what is asked of them is asked a million times. */
+/** Looked up once: the search reads these a million times. */
 const { max, min } = Math;
 
 /** Numbers of other files, at hand where they are read most. */

@@ -52,7 +52,7 @@ function asSequence(composing: Composing, chosen: readonly Candidate[]): Sequenc
   return { ...composing.frame, blocks: inRounds, ...(rounds.length > 0 && { rounds: [...rounds] }) };
 }
 
-/** The blocks of a round stand together, in their own order, where the first of them stands. */
+/** The blocks of a round stay together, in their own order, at the position of the first. */
 function gathered(blocks: readonly Block[], { blockIds }: Round): Block[] {
   const mine = blockIds.map((id) =>
     must(

@@ -43,7 +43,7 @@ function solved(highs: Highs, model: Model, linear: Linear, options: SolveOption
       },
     }),
   });
-  // Stopped by branches or by whoever asked, it may not have found anything yet: what stands in its place then is no solution.
+  // Stopped by its branch limit or by the caller, it may have found nothing: the values are then no solution.
   if (Number(model.info.get('primal_solution_status')) !== highs.constants.solutionStatus.feasible) {
     return { values: null, worth: -Infinity, bound: Infinity };
   }

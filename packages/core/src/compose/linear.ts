@@ -43,7 +43,7 @@ export interface Relaxed extends Solved {
   readonly reduced: readonly number[];
 }
 
-/** What is asked of a solver beside the programme. */
+/** Options of a solver, beside the programme. */
 export interface SolveOptions {
   /** Stop once nothing better by more than this share can be left. */
   readonly gap?: number;

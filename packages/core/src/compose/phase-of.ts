@@ -7,7 +7,7 @@ import type { Posture } from '../vocabulary/places.js';
 /** With part of the weight on the hands these prepare for the posture that is trained for. */
 const ON_THE_WAY: readonly Posture[] = ['all fours', 'knees back', 'incline', 'kneeling', 'seated', 'standing'];
 
-/** The phases in which a level may stand when nobody has said, the usual one first; where the method stretches after strength, a stretch stands there too. */
+/** The phases in which a level may be used by default, the usual one first; where the method stretches after strength, a stretch is allowed there too. */
 export function phasesOf({ family }: Movement, level: Level, effortPercent: number, { stretching }: Method): readonly Phase[] {
   const usual = USUAL_PHASE[family];
   if (family === 'assisted-stretches')

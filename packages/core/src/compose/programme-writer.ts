@@ -13,7 +13,7 @@ export interface Chosen {
 
 type Which = (candidate: Candidate) => boolean;
 
-/** Of a movement one candidate at most is chosen; what is locked or added stands by itself. */
+/** At most one candidate of a movement is chosen; a locked or added block counts by itself. */
 const groupOf = ({ key, movement, locked, extra }: Candidate) => (locked || extra ? key : movement.id);
 
 /** What is recorded of the rules while they are written, so that they can be held against a choice without solving anything. */

@@ -18,7 +18,7 @@ export interface Follower {
   readonly goOn?: () => boolean;
 }
 
-/** What a search goes by. */
+/** The data that a search reads. */
 export interface Searched {
   readonly composing: Composing;
   readonly programme: IntegerProgramme;

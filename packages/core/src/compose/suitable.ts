@@ -36,7 +36,7 @@ import type { Phase } from '../vocabulary/phases.js';
 import { working } from '../vocabulary/constant.js';
 import { examined, type Composing } from './question.js';
 
-/** What is wrong with a block whatever stands beside it. */
+/** Faults of a block that do not depend on its neighbours. */
 const OF_ONE_BLOCK: readonly Check[] = [
   notCleared,
   leaveOut,
@@ -83,7 +83,7 @@ export interface Suited {
   readonly level: Level;
   readonly dose: Dose;
   readonly view: SessionView;
-  /** Of what is kept of a sequence the phase that it stands in. */
+  /** The phase of each block that is kept from a sequence. */
   readonly phase?: Phase;
 }
 /** Why not, in a sentence with its numbers. */

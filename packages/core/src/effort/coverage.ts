@@ -49,7 +49,7 @@ const FIST_SHAPES = ['fist', 'hook', 'flat fist', 'around a ball', 'around a bar
 const FIST_CONTACTS = ['fist', 'handle', 'ball', 'edge'];
 
 /**
- * The directions that a level visits. A planted wrist stands where its posture bends it, and rocks from there; a circle (a movement with
+ * The directions that a level visits. A planted wrist starts where its posture bends it, and rocks from there; a circle (a movement with
  * directions) passes the diagonals between the motions that it names; two pairs without directions are the two ends of one diagonal.
  */
 export function visitOf(movement: Movement, level: Level, demand: Demand | null): Visit {

@@ -43,7 +43,7 @@ export interface EffortTimeline {
   readonly impossible: readonly { blockId: string; message: string }[];
 }
 
-/** A block as it is asked of somebody in one round or more: the level as dosed, and what that asks. */
+/** A block for a person in one round or more: the level as dosed, and its demand. */
 export interface BlockForm {
   readonly level: Level;
   readonly demand: Demand;
@@ -61,7 +61,7 @@ export function effortTimeline(person: Person, sequence: Sequence, timeline: Tim
     if (!turn || !WORK_EVENTS.includes(event.kind)) continue;
     const efforts = turn.second && event.direction === turn.turned ? turn.second : turn.first;
     for (const hand of event.side === 'both' ? HANDS : [event.side]) writer.write(event, efforts[hand]);
-    // The other hand stands beside it and bears its own share.
+    // The other hand is planted beside it and carries its own share.
     if (event.side !== 'both') writer.write(event, turn.beside?.[otherHand(event.side)] ?? []);
   }
   const { spans } = writer;
@@ -196,7 +196,7 @@ function computed(person: Person, level: Level, dose: Dose, pace: number): Postu
 function groupEfforts(demand: Pick<Demand, Hand>): Efforts {
   const of = (hand: Hand) => {
     const most = new Map<SideGroup, GroupEffort>();
-    // Hardest first: the first of a group stands.
+    // Hardest first: the first of a group is the one that is kept.
     for (const { action, effortPercent, moving, still, logSd } of demand[hand].efforts) {
       for (const group of effortPercent > 0 ? groupsOf(action) : []) {
         const key: SideGroup = `${hand} ${group}`;

@@ -25,13 +25,13 @@ export interface Failure {
 
 /**
  * Why a group cannot hold its work, said after its name: how long it goes, what is left by then beside what is asked, and what would mend it.
- * @example failureWords({ blockId: 'b', atMs: 0, heldS: 12, askedS: 30, asks: 0.62, restS: 40 }) → 'tire out after 12 of 30 s: only 62 % of their strength is left then, and the work needs all of it. Add 40 s of rest before.'
+ * @example failureWords({ blockId: 'b', atMs: 0, heldS: 12, neededS: 30, asks: 0.62, restS: 40 }) → 'tire out after 12 of 30 s: only 62 % of their strength is left then, and the work needs all of it. Add 40 s of rest before.'
  */
-export function failureWords({ heldS, neededS: askedS, asks, restS }: Failure): string {
+export function failureWords({ heldS, neededS, asks, restS }: Failure): string {
   if (asks > 1) return `need ${percent(asks)} of their maximum. Take an easier level.`;
   const mend = restS === null ? 'More rest won’t help: take an easier level or less.' : `Add ${restS} s of rest before.`;
   if (heldS === 0) return `can’t start: less strength is left than the ${percent(asks)} this work needs. ${mend}`;
-  const [held, neededText] = [heldS.toFixed(0), askedS.toFixed(0)];
+  const [held, neededText] = [heldS.toFixed(0), neededS.toFixed(0)];
   const until = held === neededText ? `tire out at the very end of ${neededText} s` : `tire out after ${held} of ${neededText} s`;
   return `${until}: only ${percent(asks)} of their strength is left then, and the work needs all of it. ${mend}`;
 }
@@ -55,7 +55,7 @@ export interface GroupCourse {
   /** Sum of time over endurance time: 1 is one hold to failure's worth. */
   readonly enduranceDose: number;
   readonly underLoadS: number;
-  /** Where it stands at the end: what the next session of the day begins with, after its rest. */
+  /** The state at the end: the starting point for the next session of the day, after its rest. */
   readonly end: Units;
 }
 

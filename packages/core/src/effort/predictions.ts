@@ -24,7 +24,7 @@ export interface Prediction {
   readonly exertion: { readonly low: number; readonly middle: number; readonly high: number } | null;
   /** As it was rated; null where nobody said. */
   readonly reported: number | null;
-  /** Which part of all that were expected would have been rated just so, 0–1 from the lowest: a rating is a whole number, and stands for all that round to it. Null without one. */
+  /** The share of all expected ratings that would round to the same number, 0–1 from the lowest: a rating is a whole number. Null without one. */
   readonly place: readonly [from: number, to: number] | null;
   /** The chance of carrying it to its end, 0–1: by strength, and by how often they kept at it before. */
   readonly chance: number;

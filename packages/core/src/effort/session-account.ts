@@ -79,7 +79,7 @@ export function accountOf(sequence: Sequence, timeline: Timeline, efforts: Effor
         if (event.kind === 'repetition') sum.repetitions += 1;
         sum.impulseNs += seconds * (demand?.[hand].loadN ?? 0);
       } else {
-        // A planted hand that waits still bears.
+        // A planted hand carries weight while it waits.
         const besideN = demand?.beside?.[hand].loadN ?? 0;
         sum.impulseNs += seconds * besideN;
         if (besideN > 0) sum.besideS += seconds;
@@ -141,7 +141,7 @@ function together(turns: readonly TurnAccount[], hand: Hand): BlockHand {
   };
 }
 
-/** What one block comes to on one hand; `besideS` is time in which it bears while the other works. */
+/** The totals of one block for one hand; `besideS` is the time it carries weight while the other works. */
 interface Sums {
   workS: number;
   repetitions: number;

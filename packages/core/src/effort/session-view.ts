@@ -47,7 +47,7 @@ export interface BlockView {
   readonly level: Level;
   /** What its hardest round asks; null where this body cannot take it. */
   readonly demand: Demand | null;
-  /** As it is asked of this person, as dosed: more than one where a round changes it. */
+  /** As dosed for this person: more than one where a round changes it. */
   readonly forms: readonly BlockForm[];
   readonly account: BlockAccount;
   /** The hardest group of the hardest hand. */

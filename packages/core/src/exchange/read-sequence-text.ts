@@ -15,7 +15,7 @@ import { SESSION_TESTS, type SessionTest } from '../vocabulary/session-tests.js'
 import { type HeadField, readLine, type TextLine } from './text-lines.js';
 import { namedLevel, type Names } from './text-names.js';
 
-/** Something wrong in a text: where it stands, what would be right, and which names come nearest. */
+/** A fault in a text: its position, what would be right, and the nearest names. */
 export interface TextFault {
   /** 1-based. */
   readonly line: number;

@@ -65,7 +65,7 @@ export const DAY_ORDERS = ['year first', 'day first', 'month first'] as const;
 /** In which order a day’s numbers stand. */
 export type DayOrder = (typeof DAY_ORDERS)[number];
 
-/** Where in a file what stands: a column by its number, or one word for all rows. */
+/** The layout of a file: a column by its number, or one word for all rows. */
 export interface ReadingsMapping {
   readonly columns: Readonly<Partial<Record<ReadingColumn, number>>>;
   /** What holds for every row where no column says it. */
@@ -102,7 +102,7 @@ function guessedOrder(days: readonly string[]): DayOrder {
   return parts.some(([, second = 0]) => second > 12) ? 'month first' : 'day first';
 }
 
-/** A reading of a file with the line it stands on, and what is to be asked of it. */
+/** A reading of a file with its line number, and what to confirm about it. */
 export interface FileReading {
   readonly line: number;
   readonly reading: Reading;
@@ -230,7 +230,7 @@ const SAME: Record<ReadingUnit, readonly string[]> = {
   'N·s': ['n·s', 'ns'],
 };
 
-/** A value in the unit that it is kept in; where no unit stands, it is that one. */
+/** A value converted to its stored unit; without a unit it is taken to be in that one. */
 function keptValue(value: number, unitText: string, kept: ReadingUnit): number | null {
   const word = unitText.toLowerCase();
   if (word === '' || SAME[kept].includes(word)) return Number(value.toFixed(DECIMALS));

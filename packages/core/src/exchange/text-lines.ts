@@ -22,7 +22,7 @@ export type TextLine =
     }
   | { readonly kind: 'wrong'; readonly column: number; readonly message: string };
 
-/** What stands above the blocks, one line each. */
+/** The lines above the blocks. */
 export const HEAD_FIELDS = ['title', 'method', 'purpose', 'pacing', 'tested', 'muted'] as const;
 /** The name of such a line. */
 export type HeadField = (typeof HEAD_FIELDS)[number];

@@ -45,7 +45,7 @@ const FORGIVEN_FROM = 4;
 const SLIP = 0.25;
 
 /**
- * An index over a shelf. Best first; of equals the one that stands first on the shelf. All words have to be answered; where nothing answers all of them, any.
+ * An index over movements. Best first; equal matches in the order of the library. Every word has to match; where nothing matches them all, any word does.
  * @param ownName what a studio calls a movement, where it has a name of its own
  */
 export function movementFinder(

@@ -80,7 +80,7 @@ function platesReader() {
     }) ?? null;
 }
 
-/** What weight lies on each plate at the last instant of some samples. */
+/** The weight on each plate at the last instant of some samples. */
 export const platesNow = (samples: readonly DeviceSample[]): PlatesSample | undefined => platesReader()(samples)?.at(-1);
 
 /** What a trial on a device came to. */
@@ -118,7 +118,7 @@ export function allOutOf(forces: readonly ForceSample[]): AllOutTest {
   return allOutFrom(contractionsIn(aboveRest(stretches.flat())), faults);
 }
 
-/** The all-out test from the mean force of each contraction, N. @example allOutFrom([300]).told → null */
+/** The all-out test from the mean force of each contraction, N. @example allOutFrom([300]).criticalForce → null */
 export function allOutFrom(contractionsN: readonly number[], faults: readonly TraceFault[] = []): AllOutTest {
   const said = faults.map(({ text }) => text);
   if (contractionsN.length < FEWEST_CONTRACTIONS) {

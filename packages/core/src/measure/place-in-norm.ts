@@ -6,7 +6,7 @@ import { isRangeMotion } from '../vocabulary/motions.js';
 import type { ReadingKind } from '../vocabulary/measures.js';
 import { GRAVITY } from '../vocabulary/gravity.js';
 
-/** Where a reading stands among people who were measured. */
+/** The place of a reading among people who were measured. */
 export interface PlaceInNorm {
   /** So many of a hundred have less. */
   readonly percentile: number;

@@ -26,7 +26,7 @@ export function despiked(samples: readonly ForceSample[]): ForceSample[] {
     return before && after ? median([before.valueN, sample.valueN, after.valueN]) : sample.valueN;
   });
   const off = samples.map(({ valueN }, index) => valueN - itemAt(middle, index));
-  // Of a signal that never trembles nothing stands out.
+  // In a signal without noise nothing is an outlier.
   const trembles = off.map(Math.abs).filter((each) => each > 0);
   const most = trembles.length > 0 ? SPIKE * NORMAL * median([0, ...trembles]) : Infinity;
   return samples.map((sample, index) => (Math.abs(itemAt(off, index)) > most ? { tS: sample.tS, valueN: itemAt(middle, index) } : sample));

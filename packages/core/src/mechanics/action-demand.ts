@@ -23,7 +23,7 @@ export interface ActionEffort {
   readonly still: number;
 }
 
-/** What is asked of an action. */
+/** The demand on an action. */
 export interface Ask {
   readonly demand?: number;
   /** A share of the person's own maximum, where effort itself is what is asked, or speed. */
@@ -68,14 +68,14 @@ export const PUSHING = working(
   [0.25, 0.6],
 );
 
-/** What is asked of an action, against what is believed of its maximum. */
+/** The demand on an action against the estimate of its maximum. */
 export function effortOf(person: Person, hand: Hand, action: Action, ask: Ask): ActionEffort {
   const { demand = 0, sharePercent = 0, factor = 1, moving = STROKE.value, still = 1 } = ask;
   const own = capacityOf(person, action, hand);
   const capacity = factor === 1 ? own : { ...own, value: own.value * factor };
   const byLoad = effortPercent(demand, capacity);
   const percent = byLoad + sharePercent;
-  // Only what stands against the capacity is as uncertain as it.
+  // Only what is compared with the capacity is as uncertain as the capacity.
   const logSd = percent > 0 ? (own.logSd * byLoad) / percent : 0;
   return {
     action,

@@ -48,7 +48,7 @@ export interface Loaded {
   readonly contact: Contact;
   readonly facing: Facing;
   readonly load: LevelLoad;
-  /** An effort that the hand keeps while something else moves or bears: a fist at 40 % through a whole circle. */
+  /** An effort that the hand keeps up while something else moves or carries weight: a fist at 40 % through a whole circle. */
   readonly kept?: { readonly action: Action; readonly percent: number } | undefined;
 }
 
@@ -95,7 +95,7 @@ export const postureOf = ({ contact, facing }: Loaded, stance: SupportPosture | 
 
 /**
  * A computed posture as a demand. With `inTurn` each hand takes the left hand's share in its turn, as in a ladder, where the left
- * hand stands for the working one; without it each shows its own.
+ * hand represents the working one; without it each shows its own.
  */
 export function postureDemand(person: Person, posture: SupportPosture, load: PostureLoad, inTurn = false): Demand {
   const of = (hand: Hand, share: Hand) => handDemand(person, hand, planted(person, posture.contact, load, hand, load[share]));

@@ -52,7 +52,7 @@ export function movableFields(posture: SupportPosture): PostureField[] {
   return surface === 'wall' ? fields.filter((field) => field !== 'supportHeightM') : fields;
 }
 
-/** The value of a field as it stands, given or computed. */
+/** The value of a field, given or computed. */
 export function fieldValue(posture: SupportPosture, load: PostureLoad, field: PostureField): number {
   if (field === 'leanDeg' || field === 'hipAngleDeg' || field === 'distanceM' || field === 'handHeightM') return load[field];
   return posture[field] ?? 0;

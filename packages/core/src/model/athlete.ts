@@ -59,7 +59,7 @@ export const WHOSE_AND_CLEARED = {
 };
 
 /**
- * A caution as it stands in an athlete's record: of which hand, since when, and who cleared it within which limits. Clearance lifts a
+ * A caution in an athlete’s record: which hand, since when, and who cleared it within which limits. Clearance lifts a
  * `refer`; nothing else does.
  */
 export const RECORDED_CAUTION = record(
@@ -83,7 +83,7 @@ export const RECORDED_CAUTION = record(
   },
   { what: 'a caution' },
 );
-/** A caution as it stands in an athlete’s record. */
+/** A caution in an athlete’s record. */
 export type RecordedCaution = Of<typeof RECORDED_CAUTION>;
 
 /** Whom a coach trains. */

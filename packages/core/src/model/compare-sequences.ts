@@ -22,7 +22,7 @@ export function compareSequences(from: Sequence, to: Sequence, nameOf: (block: B
   return [...headChanges(from, to), ...bodyChanges(from, to, nameOf, versions)];
 }
 
-/** What stands above the blocks. */
+/** The fields above the blocks. */
 function headChanges(from: Sequence, to: Sequence): SequenceChange[] {
   const changes: SequenceChange[] = [];
   const add = (pointer: string, text: string) => changes.push({ pointer, text });

@@ -66,7 +66,7 @@ export const OWN_LOAD_WORDS: Record<OwnLoadName, { readonly word: string; readon
 
 /**
  * Reads a dose shorthand.
- * @throws ShorthandError naming the part, where it stands and what would be right, for unknown parts, doubled parts and values outside the limits.
+ * @throws ShorthandError naming the part, its position and what would be right, for unknown parts, doubled parts and values outside the limits.
  */
 export function parseDose(text: string, defaults: DoseDefaults = PLAIN): Dose {
   const parts = partsIn(text);
@@ -75,7 +75,7 @@ export function parseDose(text: string, defaults: DoseDefaults = PLAIN): Dose {
 }
 
 /**
- * Reads what is typed over a dose that stands there: what is not typed stays as it was. Only where parts of what stood there were taken away
+ * Reads what is typed over an existing dose: whatever is not typed stays as it was. Only where parts of the existing dose were deleted
  * and nothing else was typed are those parts meant to go.
  * @example printDose(retypeDose('3x12 rest60', parseDose('2x12 tempo1-2 rest30'))) → '3x12 tempo1-2 rest60'
  * @example printDose(retypeDose('2x12 rest30', parseDose('2x12 tempo1-2 rest30'))) → '2x12 rest30'

@@ -4,7 +4,7 @@ import { keptRounds } from './rounds.js';
 import { type Block, inPhaseOrder, type Sequence } from './sequence.js';
 import type { Phase } from '../vocabulary/phases.js';
 
-/** What becomes of one block where it stands. */
+/** The result of an edit for one block. */
 export interface ChangeEdit {
   readonly kind: 'change';
   readonly blockId: string;
@@ -26,7 +26,7 @@ export type Edit =
   | { readonly kind: 'budget'; readonly budgetMin: number };
 
 /**
- * Carries out edits in their order; an edit of a block that is not there does nothing. Once all are made, rounds keep what still stands together.
+ * Carries out edits in order; an edit of a block that no longer exists does nothing. Once all are made, rounds keep the blocks that are still adjacent.
  */
 export function applyEdits(sequence: Sequence, edits: readonly Edit[]): Sequence {
   return withRounds(edits.reduce(applyEdit, sequence));

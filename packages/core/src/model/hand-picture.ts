@@ -27,7 +27,7 @@ export const HAND_PICTURE = record({
   other: optional(oneOf(OTHER_HANDS, 'The other hand')),
   /** How the arms are held in the body’s picture. */
   arms: optional(oneOf(ARM_HOLDS, 'Arms')),
-  /** Whether it presses into what it stands on, without moving. */
+  /** Whether it presses into its surface without moving. */
   presses: optional(trueOrFalse()),
   /** What the hand goes through from start to end; one station holds still. */
   course: optional(someOf(HAND_STATION, { max: MOST_STATIONS })),

@@ -205,7 +205,7 @@ const EFFORT_OF: Record<LoadKind, 'pressed' | 'finds the load' | 'kept' | 'pushe
 };
 /**
  * What the effort of a dose means for a level: a press is as hard as one makes it; a weight or a spring is chosen so that it asks this much of this
- * person; a hand that moves or bears keeps it besides; a stretch pushes back with it.
+ * person; a hand that moves or carries weight keeps it up besides; a stretch pushes back with it.
  */
 export const effortMeans = ({ load }: Pick<Level, 'load'>) => EFFORT_OF[load.kind];
 

@@ -2,7 +2,7 @@ import type { Contact, Facing } from '../vocabulary/contacts.js';
 import type { Limit } from '../vocabulary/limit.js';
 import { between, type Of, oneOf, optional, orWord, record } from '../vocabulary/schema.js';
 
-/** How a hand stands on its surface. */
+/** The contact of a hand with its surface. */
 export interface HandPlacement {
   readonly contact: Contact;
   readonly facing: Facing;
@@ -81,7 +81,7 @@ const field = (name: keyof typeof POSTURE_LIMITS) => between(POSTURE_LIMITS[name
 /** A lean in degrees, or `square` for arms at a right angle to the trunk. */
 export const LEAN = orWord(field('leanDeg'), 'square');
 
-/** Metres, or the height of the shoulders of whoever stands there. */
+/** Metres, or the shoulder height of the person on it. */
 export const HAND_HEIGHT = orWord(field('handHeightM'), 'shoulder height');
 
 /** Of an adult, metres: to compare heights where no body is at hand. */
@@ -121,12 +121,12 @@ export const STANCE_FIELDS = {
   /** A folded towel or a wedge under the heel of the hand, palm or back; degrees of its slope. */
   wedgeDeg: optional(field('wedgeDeg')),
 };
-/** How a body stands over its hands, as a level’s load carries it. */
+/** The posture of a body over its hands, for a level’s load. */
 export const STANCE = record(STANCE_FIELDS, { what: 'a posture on the hands' });
 /** A posture without the hand’s own contact and facing, which a level gives. */
 export type Stance = Of<typeof STANCE>;
 
-/** A posture with how the hand stands in it. */
+/** A posture with the contact of the hand in it. */
 export type SupportPosture = Stance & HandPlacement;
 
 /** The name of one of a posture’s numbers. */

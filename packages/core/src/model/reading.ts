@@ -70,7 +70,7 @@ export const newestFirst = <T extends Reading>(readings: readonly T[]): T[] =>
     (a, b) => b.onDay.localeCompare(a.onDay) || a.kind.localeCompare(b.kind) || a.of.localeCompare(b.of) || a.hand.localeCompare(b.hand),
   );
 
-/** Whether it stands for the hand as it comes: what was measured after a session’s work is compared with what was before it, and with nothing else. */
+/** Whether it represents the hand on an ordinary day: a test after a session’s work is compared with the one before it, and with nothing else. */
 export const isCold = ({ moment }: Pick<Reading, 'moment'>): boolean => moment !== 'after';
 
 /** The latest reading of a kind, motion or action, and hand; undefined when there is none. Equal days: the later in the list. */

@@ -4,7 +4,7 @@ import type { Block, Sequence } from './sequence.js';
 
 type Grouped = Pick<Sequence, 'blocks' | 'rounds'>;
 
-/** The round that a block stands in; undefined for one that is done once. */
+/** The round that a block belongs to; undefined for one that is done once. */
 export const roundOf = ({ rounds }: Pick<Sequence, 'rounds'>, blockId: string): Round | undefined =>
   rounds?.find(({ blockIds }) => blockIds.includes(blockId));
 

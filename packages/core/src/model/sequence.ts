@@ -101,7 +101,7 @@ export const SEQUENCE_FIELDS = {
 
 /** An ordered list of blocks in phases: what a coach designs and an athlete follows. */
 export const SEQUENCE = record(SEQUENCE_FIELDS, { what: 'a sequence document' });
-/** Blocks in phase order, with what stands beside them. */
+/** Blocks in phase order, with the fields of each. */
 export type Sequence = Of<typeof SEQUENCE>;
 
 /** Blocks in the order of their phases; within a phase the coach's order stays. */

@@ -89,7 +89,7 @@ export type HandLook = Of<typeof HAND_LOOK>;
 /** A look in words. @example recheckWords({ hand: 'left', answer: 'looser' }) → 'left hand: looser' */
 export const recheckWords = ({ hand, answer }: Pick<HandLook, 'hand' | 'answer'>): string => `${HAND_WORDS[hand]}: ${answer}`;
 
-/** A fault of form, ticked while watching: of one hand in one block. The latest tick of a fault stands; one that was not so is ticked off. */
+/** A fault of form, ticked while watching: of one hand in one block. The latest tick of a fault counts; unticking one records that it was not so. */
 export const FORM_TICK = record({
   blockId: text(BLOCK_LIMITS.idLength, 1),
   hand: oneOf(HANDS, 'Hand'),

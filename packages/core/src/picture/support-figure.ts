@@ -17,7 +17,7 @@ const UNDER_HANDS = { behindM: 0.14, widthM: 0.6 };
 /** A bench under knees or feet: how far it reaches behind what rests on it, and its width. */
 const UNDER_FEET = { behindM: 0.35, widthM: 0.55 };
 
-/** The picture of a posture on the hands as it stands: what the load bench shows. @throws as `handLoad` */
+/** The picture of a posture on the hands: what the load bench shows. @throws as `handLoad` */
 export function postureFigure(body: Body, posture: SupportPosture, hand: HandView): Figure {
   return supportFigure(body, posture, hand, { stroke: 'in', rocks: false });
 }

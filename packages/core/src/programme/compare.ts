@@ -7,7 +7,7 @@ export interface ProgrammeChange {
   readonly text: string;
 }
 
-/** What makes one programme another: sessions moved, added and left out, weeks, days away, and what stands above them. */
+/** The differences between two programmes: sessions moved, added and left out, weeks, days away, and the fields above them. */
 export function compareProgrammes(before: Programme, after: Programme): ProgrammeChange[] {
   return [...head(before, after), ...sessions(before, after), ...weeks(before, after), ...rest(before, after)].map((text) => ({ text }));
 }

@@ -4,7 +4,7 @@ import type { MuscleGroup } from '../vocabulary/muscles.js';
 import type { ProgrammeView } from './evaluate.js';
 import { dosesBetween, lastDayOf } from './seen.js';
 
-/** How a group’s load stands on a day of a programme, in holds to failure a day. */
+/** The load of a group on a day of a programme, in holds to failure a day. */
 export interface LoadPoint {
   readonly day: string;
   readonly dose: number;

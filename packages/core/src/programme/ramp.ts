@@ -10,7 +10,7 @@ const MOST_STEPS = 12;
 const LEAST_STEP_PERCENT = 10;
 
 /**
- * A new programme whose weeks begin where somebody stands: each as much as the growth that the method allows lets it be, until the plan is reached.
+ * A new programme whose weeks start at the person’s present load: each grows as much as the method allows, until the plan is reached.
  * What cannot be made little enough stays, and the rule tells of it.
  */
 export function ramped(question: ProgrammeQuestion): Programme {

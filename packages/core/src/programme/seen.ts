@@ -55,7 +55,7 @@ export interface ProgrammeContext extends ProgrammeQuestion {
   readonly course: readonly PastLoad[];
 }
 
-/** Days are compared as days: noon stands for all of one. */
+/** Days are compared as days: noon represents the whole day. */
 export const noonOf = (day: string) => `${day}T12:00:00.000Z`;
 /** A load as one of a day. */
 export const loadOn = ({ day, doses, hard }: DayLoad): PastLoad => ({

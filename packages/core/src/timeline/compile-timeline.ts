@@ -15,7 +15,7 @@ import { directionsOf, writeWork } from './write-work.js';
 /**
  * Turns a sequence into timed events. Everything that needs a duration or an order reads this one result.
  *
- * Get ready → turn by turn, rounds unrolled, with a rest before each round but the first, and a break where one stands. Inside a turn:
+ * plan asked for it once. Work that was eased to another kind is counted in its own unit. Work that the plan does not know (an
  * announce → get into position → for each set, each hand in turn, each direction: the work, with a change of direction or of hands in
  * between → rest after every set but the last, in which hands and direction change as well → looking again.
  * @throws SequenceError with every fault when the sequence is not sound.

@@ -25,7 +25,7 @@ export const pieceKey = (row: Pick<CountedSet, 'blockId' | 'round' | 'set' | 'si
 
 /**
  * Lays what was done against the compiled plan. Work that was done twice (after going back) keeps the larger share: the
- * plan asked for it once. What was eased to another kind of work stands in its own unit. Work that the plan does not know (an
+ * The position of a session on its timeline. Plain data: it is stored as it is, so that a reload goes on from here.
  * easier level taken on the spot keeps its block) is not lost: it follows at the end with a planned amount of its own.
  */
 export function plannedAgainstDone(timeline: Timeline, sets: readonly CountedSet[]): PlannedDoneRow[] {

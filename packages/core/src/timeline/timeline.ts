@@ -164,13 +164,13 @@ export const HAND_WALK_M_PER_S = working('Pace of a walk on the hands', 0.4, 'm/
 /** What is not carried about. */
 const FIXED: readonly Equipment[] = ['chair', 'table', 'wall', 'bench', 'bar', 'thick bar', 'edge'];
 
-/** What of these stands where it stands and is walked to. @example fixedOf(['towel', 'wall']) → ['wall'] */
+/** The equipment that is fixed in its place, so that people walk to it. @example fixedOf(['towel', 'wall']) → ['wall'] */
 export const fixedOf = (things: readonly Equipment[]): Equipment[] => things.filter((thing) => FIXED.includes(thing));
 
 /** Where somebody is and what they have with them, from block to block. */
 export interface Whereabouts {
   readonly posture: Posture;
-  /** What stands where they are. */
+  /** The fixed equipment of the place. */
   readonly at: readonly Equipment[];
   /** What has been fetched already; mats lie ready. */
   readonly atHand: ReadonlySet<Equipment>;

@@ -18,7 +18,7 @@ export function directionsOf(movement: Movement, dose: Dose): readonly (string |
   return dose.directions === 'second' ? [second] : [first, second];
 }
 
-/** Seconds that a distance takes: carried things at a walk, a body that bears on its hands far slower. */
+/** Seconds for a distance: a walk for carried things, a far slower pace for a body on its hands. */
 export const distanceS = (metres: number, { load }: Pick<Level, 'load'>) =>
   metres / (load.kind === 'body' ? HAND_WALK_M_PER_S : CARRY_PACE_M_PER_S);
 

@@ -9,7 +9,7 @@ export interface Caution {
   readonly when: string;
   /** What to do. */
   readonly asks: string;
-  /** Both, in a sentence that stands on a printed sheet. */
+  /** Both, in a sentence for a printed sheet. */
   readonly advice: string;
   /** So many days after it happened it holds no longer. */
   readonly holdsDays?: number;

@@ -8,7 +8,7 @@ export interface Constant {
   readonly unit: string;
   /** Where it was published; null for a working value. */
   readonly source: string | null;
-  /** What it stands for and, for a working value, why this much. */
+  /** Its meaning and, for a working value, the reason for the number. */
   readonly reason: string;
   /** Between what a working value could lie without anybody objecting; null for a published one. */
   readonly range: readonly [number, number] | null;

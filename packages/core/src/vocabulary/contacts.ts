@@ -1,6 +1,6 @@
-/** What of the hand bears. */
+/** The part of the hand that carries weight. */
 export const CONTACTS = ['none', 'open palm', 'raised palm', 'fist', 'back of hand', 'fingertips', 'edge', 'handle', 'ball'] as const;
-/** What of the hand bears. */
+/** The part of the hand that carries weight. */
 export type Contact = (typeof CONTACTS)[number];
 
 /** Where the fingers point on the floor. `free` when the hand is not planted. */

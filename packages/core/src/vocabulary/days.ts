@@ -24,7 +24,7 @@ export function ageOn(birthDate: string, day: string): number {
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 
-/** A day in words, as it stands in sentences. @example dayWords('2026-05-02') → '2 May 2026' */
+/** A day in words, for use in sentences. @example dayWords('2026-05-02') → '2 May 2026' */
 export function dayWords(day: string): string {
   const [year, month, date] = day.split('-').map(Number);
   return `${date} ${MONTHS[(month ?? 1) - 1]} ${year}`;

@@ -15,7 +15,7 @@ export const UNIT_OF = {
   breaths: 'breaths',
   distance: 'metres',
 } as const satisfies Record<WorkKind, SetUnit>;
-/** What stands behind an amount: “3x30s”, “3x5br”, “3x40m”; repetitions need no letter. */
+/** The suffix of an amount: “3x30s”, “3x5br”, “3x40m”; repetitions need no letter. */
 export const UNIT_LETTERS = { repetitions: '', seconds: 's', breaths: 'br', metres: 'm' } as const satisfies Record<SetUnit, string>;
 /** The same in a record: “6 of 8”, “20 of 30 s”, “4 of 5 breaths”, “30 of 40 m”. */
 export const UNIT_BEHIND = {

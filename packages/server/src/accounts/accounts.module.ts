@@ -7,7 +7,7 @@ import { SignInController } from './sign-in.controller.js';
 import { SignInService } from './sign-in.service.js';
 import { SignedInGuard } from './signed-in.guard.js';
 
-/** Who is asking. Its guard stands before every route of every module. */
+/** The signed-in account. Its guard runs before every route of every module. */
 @Module({
   controllers: [SignInController, FrontDoorController],
   providers: [SignInService, FrontDoorService, SignInCookies, { provide: APP_GUARD, useClass: SignedInGuard }],

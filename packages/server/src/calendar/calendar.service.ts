@@ -59,7 +59,7 @@ export class CalendarService {
     await scope.of(CalendarLinkRow).remove({ athleteId });
   }
 
-  /** What stands behind a private address: every programme of that person that stands: what is over stays in a calendar. @throws 404 for an address that never was or that ended */
+  /** The calendar at a private address: every current programme of that person; a finished one stays in a calendar. @throws 404 for an address that never was or that ended */
   async behind(token: string): Promise<string> {
     const link = await this.source.getRepository(CalendarLinkRow).findOneBy({ tokenHash: hashToken(token) });
     const studio = link && (await this.source.getRepository(StudioRow).findOneBy({ id: link.studioId }));

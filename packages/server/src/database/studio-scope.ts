@@ -43,7 +43,7 @@ export class StudioScope {
     private readonly manager: EntityManager,
   ) {}
 
-  /** Does work that stands or falls together. */
+  /** Runs work that succeeds or fails as one. */
   transaction<T>(work: (scope: StudioScope) => Promise<T>): Promise<T> {
     return this.manager.transaction((manager) => work(new StudioScope(this.studioId, this.timeZone, manager)));
   }

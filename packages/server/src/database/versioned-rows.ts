@@ -36,7 +36,7 @@ export class VersionedRows<E extends Versioned> {
 
   /**
    * Creates or replaces. Creating twice with the same content is one creation; replacing needs the version that was edited.
-   * @throws 428 without a version; 412 with what stands now, where it was changed since; 404 for what is not there
+   * @throws 428 without a version; 412 with the current version, if it changed since; 404 if it does not exist
    */
   async put<S extends { readonly etag: string }>(scope: StudioScope, id: string, put: Put<E, S>): Promise<S> {
     const { ifMatch, get, changes } = put;

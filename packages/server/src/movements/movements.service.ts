@@ -69,7 +69,7 @@ export class MovementsService {
 
 /**
  * What sequences and records do with a movement must stay possible: they are compiled with the movement as it is now. @throws 409 naming what
- * stands against the change
+ * rules out the change
  */
 async function keepUses(
   scope: StudioScope,

@@ -12,7 +12,7 @@ import {
 /** What is recorded of a session while it is led. */
 export interface Reports {
   readonly sets: readonly CountedSet[];
-  /** Oldest first: the latest of a block stands. */
+  /** Oldest first: the latest of a block counts. */
   readonly reports: readonly Pick<BlockReport, 'blockId' | 'discomfort' | 'exertion'>[];
   readonly complaints: readonly Pick<Complaint, 'discomfort'>[];
   /** The session rating of effort, where there is one. */

@@ -152,7 +152,7 @@ export class DoneSetRow extends StudioOwned {
   corrects: string | null;
 }
 
-/** Append-only; the latest report of a block stands. */
+/** Append-only; the latest report of a block counts. */
 @Entity('block_reports')
 export class BlockReportRow extends StudioOwned {
   @IdColumn('session_id')
@@ -202,7 +202,7 @@ export class HandLookRow extends StudioOwned {
   at: Date;
 }
 
-/** Append-only: a fault of form that was ticked, or ticked off; the latest stands. */
+/** Append-only: a fault of form that was ticked, or unticked; the latest counts. */
 @Entity('form_ticks')
 export class FormTickRow extends StudioOwned {
   @IdColumn('session_id')

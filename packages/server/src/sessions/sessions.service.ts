@@ -180,7 +180,7 @@ const withoutOwner = <R extends StudioOwned & { sessionId: string; at: Date }>({
   at: at.toISOString(),
 });
 
-/** Puts what stopped a session into the athlete’s record, where it stands until somebody has cleared it. */
+/** Puts the reason for stopping a session into the athlete’s record, where it stays until it is cleared. */
 async function bar(held: StudioScope, session: SessionRow, stop: { sign: StopSign; hand: WorkingSide; onDay: string }): Promise<void> {
   const { id, cautions, rowVersion } = await held.of(AthleteRow).hold(session.athleteId, 'athlete');
   const next = withStops(cautions, [stopCaution(session.id, stop)]);

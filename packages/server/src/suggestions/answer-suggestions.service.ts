@@ -48,7 +48,7 @@ export class AnswerSuggestionsService {
     if (!suggestion) throw conflict(CHANGED);
     const option = withDose(chosen(suggestion, input), input, (await this.library.of(scope)).movement);
     return scope.transaction(async (held) => {
-      // One answer about somebody at a time: of two devices the second finds the first one's, and what it rests on as it stands now.
+      // One answer about a person at a time: of two devices the second finds the first one’s, with the current evidence.
       const athlete = await held.of(AthleteRow).hold(athleteId, 'athlete');
       const answers = await held.of(SuggestionAnswerRow).find({ where: { athleteId }, order: { at: 'ASC', id: 'ASC' } });
       const same = answers.find((answer) => answer.id === id);

@@ -33,7 +33,7 @@ export async function request<T>(path: string, options: Options = {}): Promise<T
   }
   const isJson = response.headers.get('content-type')?.includes('json') ?? false;
   heard(isJson);
-  // Whatever stands between here and the server answers in pages of its own.
+  // Proxies between here and the server answer with pages of their own.
   if (!isJson) throw new OfflineError(`The server sent an unexpected answer (${response.status}).`);
   if (response.ok) return (await response.json()) as T;
   throw new ProblemError((await response.json()) as Problem, response.headers.get('etag'));

@@ -16,7 +16,7 @@ function RouteTrouble() {
 /** Where a screen had another address before: what was kept of it leads there. */
 const moved = (to: string) => replace(to);
 
-/** Which screen stands at which address; each is fetched when it is first gone to. */
+/** Which screen has which address; each is fetched at its first visit. */
 export const router = createBrowserRouter([
   {
     element: <Shell />,

@@ -5,7 +5,7 @@ import { printKeys, useCommandState } from '../ui/commands.js';
 import { Dialog } from '../ui/dialog.js';
 import { Switch } from '../ui/switch.js';
 
-/** How much of an article stands in front of the keys. */
+/** How much of an article is shown above the keys. */
 const FIRST_STEPS = 3;
 
 /** What this screen is for, and every key that does something right now. */

@@ -11,7 +11,7 @@ interface Props {
   title: string;
   /** Still at the end position unless it moves. */
   animated?: boolean;
-  /** Whether the hand stands beside the body. */
+  /** Whether the hand is drawn beside the body. */
   withHand?: boolean;
   /** A frame kept by the caller, e.g. while something is dragged in it. */
   frame?: Frame;
@@ -85,7 +85,7 @@ export interface Frame {
   readonly height: number;
 }
 
-/** The picture's frame in centimetres: everything that the body reaches from start to end, and what stands around it. */
+/** The picture’s frame in centimetres: the reach of the body from start to end, and the things around it. */
 export function frameOf(body: Body, figure: FigureData): Frame {
   const points = [0, 0.5, 1].flatMap((share) => {
     const { near, far, vertex, hip, shoulder } = figure.poseAt(share);

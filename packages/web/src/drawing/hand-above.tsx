@@ -40,7 +40,7 @@ export function HandFromAbove({
   palmSeen?: boolean;
   tint?: HandTint;
   forearm?: boolean;
-  /** A lever in the fist, and the side on which it stands out. */
+  /** A lever in the fist, and the side that it points to. */
   lever?: 'thumb' | 'little' | null;
 }) {
   const fingers = topFingers(moment.shape);

@@ -35,7 +35,7 @@ interface CoilProps {
 /** Coils flatter than this have no room for a number. */
 const NUMBER_FROM_PX = 9;
 
-/** The whole height of a coil takes the pointer, however thin its walls are; its number stands beside it. */
+/** The whole height of a coil takes the pointer, however thin its walls are; its number is beside it. */
 export const CoilBand = memo(function CoilBand({ coil, top, bottom, marked, numbered, onSelect, onHover }: CoilProps) {
   const height = round(Math.max(0, bottom - top));
   return (

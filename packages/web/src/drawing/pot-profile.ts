@@ -1,6 +1,6 @@
 import { type Coil, firstOf, type Hand } from '@clay-pot/core';
 
-/** Pixels of the drawing's own space. The middle stands at zero. */
+/** Pixels of the drawing’s own space. The middle is zero. */
 export const HALF = 100;
 /** Beside each half: numbers and brackets. */
 export const GUTTER = 24;

@@ -13,7 +13,7 @@ export interface PotProps {
   /** Said to whoever does not see it. */
   description: string;
   nameOf: (blockId: string) => string;
-  /** Milliseconds that the full height stands for; several pots side by side share it. */
+  /** Milliseconds of the full height; several pots side by side share it. */
   scaleMs?: number;
   heightPx?: number;
   selectedId?: string | null;
@@ -89,7 +89,7 @@ export function PotDrawing(props: PotProps) {
 const firstCoils = (coils: readonly Coil[]) =>
   coils.filter(({ blockId }, index) => coils.findIndex((coil) => coil.blockId === blockId) === index);
 
-/** Of the coils, the one that is chosen stands on a scale from foot to rim. */
+/** The selected coil is marked on a scale from foot to rim. */
 const sliderOf = (current: Coil, coils: readonly Coil[], { nameOf, onSelect }: PotProps) => ({
   role: 'slider',
   tabIndex: 0,
@@ -140,7 +140,7 @@ function Over({ layers, pot, y }: { layers: readonly Layer[]; pot: Pot; y: (ms: 
   return <rect x={-HALF - 4} width={2 * HALF + 8} y={top} height={rim - top} fill="var(--color-iron)" fillOpacity="0.22" />;
 }
 
-/** The line it stands on, the rim that the minutes set, and the hands' letters. */
+/** The base line, the rim that the minutes set, and the hands' letters. */
 function Ground({ pot, y, bare }: { pot: Pot; y: (ms: number) => number; bare: boolean }) {
   const rim = y(pot.budgetMs);
   return (
@@ -203,7 +203,7 @@ function Half({ hand, layers, hatch }: { hand: Hand; layers: readonly Layer[]; h
   );
 }
 
-/** Where the wall stands for four fifths of people like this: between two thin lines. */
+/** The range of the wall for four fifths of people like this: between two thin lines. */
 function Band({ sign, layers, hand }: { sign: 1 | -1; layers: readonly Layer[]; hand: Hand }) {
   const edge = (index: 0 | 1) =>
     layers.map(({ coil, top, bottom }): Stretch => {

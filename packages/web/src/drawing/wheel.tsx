@@ -52,7 +52,7 @@ function piece(from: number, to: number, inner: number, outer: number): string {
 
 /**
  * The wrist's circle: eight directions, a ring for each way of working, each piece halved into fist and open hand. Around it, how far each
- * hand goes by itself and with help, and how far the sequence takes it.
+ * hand goes actively and passively, and how far the sequence takes it.
  */
 export function Wheel({ coverage, ranges, description, className = '' }: Props) {
   const hatch = useId();

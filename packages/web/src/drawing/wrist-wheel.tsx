@@ -31,7 +31,7 @@ const RINGS_DEG = [45, 90];
 const thumbWay = (hand: Hand) => (hand === 'left' ? 1 : -1);
 
 /**
- * The circle of one wrist, seen from above: the outline is as far as it goes with help, the filled shape as far as it goes by itself, the dotted
+ * The circle of one wrist, seen from above: the outline is its passive range, the filled shape its active range, the dotted
  * one the first test. Extension is up.
  */
 export function WristWheel({ hand, ranges, description, className = '' }: Props) {

@@ -17,7 +17,7 @@ export type SaveState<D = unknown> =
   | { kind: 'refused'; reason: string }
   | { kind: 'stale'; stale: Stale<D> };
 
-/** What stands in the place of what one edited: changed by somebody else, and what one’s own version would change of it. */
+/** Replaces the edited document: changed elsewhere, with the changes that one’s own version would make to it. */
 export interface Stale<D> {
   readonly current: Versioned<D>;
   readonly changes: readonly { readonly text: string }[];

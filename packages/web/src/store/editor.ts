@@ -45,7 +45,7 @@ export function openSequence(document: Sequence): void {
   useEditor.temporal.getState().clear();
 }
 
-/** Puts another document in the place of the one that stands there: one step to undo. */
+/** Replaces the document: one step to undo. */
 export function replaceSequence(document: Sequence): void {
   useEditor.setState({ document, selectedId: document.blocks[0]?.id ?? null });
 }
@@ -55,7 +55,7 @@ export const undo = () => stepping(() => useEditor.temporal.getState().undo());
 /** Brings back what was taken back. */
 export const redo = () => stepping(() => useEditor.temporal.getState().redo());
 
-/** Where the selected block goes by a step, the one in its place is selected; where one comes back, that one. */
+/** After a step the block at the selected block’s place is selected; after one that restores a block, that block. */
 function stepping(step: () => void): void {
   const before = useEditor.getState();
   step();
@@ -73,7 +73,7 @@ function stepping(step: () => void): void {
 /** Makes a block the one that keys and steppers mean. */
 export const select = (selectedId: string | null) => useEditor.setState({ selectedId });
 
-/** Changes what stands beside the blocks. */
+/** Changes the fields beside the blocks. */
 export function changeSequence(change: Partial<Omit<Sequence, 'blocks'>>): void {
   useEditor.setState(({ document }) => (document ? { document: { ...document, ...change } } : {}));
 }
@@ -188,7 +188,7 @@ export function groupWithNext(id: string): void {
   groupBlocks(id, mate?.id ?? id);
 }
 
-/** Each block of the round that this one stands in is done once. */
+/** Each block of this block’s round is then done once. */
 export function ungroup(id: string): void {
   const { document } = useEditor.getState();
   const round = document && roundOf(document, id);

@@ -3,7 +3,7 @@ import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
 import { accountStorage, perAccount } from './device-storage.js';
 
-/** A stop that happened on this device, with whom it stands for. */
+/** A stop that happened on this device, and for whom. */
 interface OwnStop {
   readonly athleteId: string;
   readonly caution: RecordedCaution;
@@ -25,7 +25,7 @@ export const useOwnStops = perAccount(
 export function keepStop(athleteId: string, caution: RecordedCaution): void {
   useOwnStops.setState(({ stops }) => ({
     stops: [
-      // Of a session the graver sign stands alone; answers may tell of several.
+      // Of a session only the graver sign counts; answers may report several.
       ...stops.filter((stop) => caution.stopped?.sessionId === undefined || stop.caution.stopped?.sessionId !== caution.stopped.sessionId),
       { athleteId, caution },
     ],

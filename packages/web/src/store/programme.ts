@@ -25,7 +25,7 @@ export function changeProgramme(edits: readonly ProgrammeEdit[]): void {
   useProgrammeEditor.setState(({ document }) => (document ? { document: editProgramme(document, edits) } : {}));
 }
 
-/** Changes what stands above the weeks. */
+/** Changes the fields above the weeks. */
 export function changeProgrammeHead(change: Partial<Pick<Programme, 'title' | 'methodId' | 'plans'>>): void {
   useProgrammeEditor.setState(({ document }) => (document ? { document: { ...document, ...change } } : {}));
 }

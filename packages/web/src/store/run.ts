@@ -160,7 +160,7 @@ export function changeAhead(edits: readonly Edit[]): void {
 /** The block that is being done or comes next. */
 export const currentBlock = (run: Run): string | undefined => ledTimeline(run.sequence).events[run.head.event]?.blockId;
 
-/** How long the question about a finished block stands, milliseconds of the session's clock; unanswered it comes again at the end. */
+/** How long the question about a finished block is shown, milliseconds of the session’s clock; unanswered it comes again at the end. */
 const ASKED_MS = 30_000;
 
 /** The block to rate now: the last one that just ended without a rating. */

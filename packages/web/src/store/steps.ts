@@ -2,7 +2,7 @@ import { type Block, same, type Sequence } from '@clay-pot/core';
 import { useEditor } from './editor.js';
 
 /**
- * The steps of one sequence, small enough to be kept: documents share most of their blocks, so each block stands once and the documents name
+ * The steps of one sequence, small enough to be kept: documents share most of their blocks, so each block is stored once and the documents name
  * them by number.
  */
 interface PackedSteps {

@@ -1,6 +1,6 @@
 import { type InputHTMLAttributes, type ReactNode, type SelectHTMLAttributes, useId } from 'react';
 
-/** How a control looks wherever it stands. */
+/** The look of a control anywhere. */
 export const INPUT =
   'w-full border border-ink/45 bg-white px-2.5 py-1.5 text-body placeholder:text-ash focus:border-ink aria-disabled:bg-ground aria-disabled:text-ink-soft aria-invalid:border-iron aria-invalid:bg-iron-wash';
 

@@ -7,11 +7,11 @@ interface Props {
   go: (to: number) => void;
   /** What leads away from the first step. */
   away: { readonly name: string; readonly run: () => void };
-  /** How it stands, and onward. */
+  /** The state, and the way on. */
   children: ReactNode;
 }
 
-/** The bar under something that goes step by step: back, how it stands, onward. It stays in sight. */
+/** The bar under a task in steps: back, state, next. It stays in sight. */
 export const StepBar = ({ at, go, away, children }: Props) => (
   <footer className="sticky bottom-(--bar,0px) z-10 -mx-4 mt-auto border-t border-ink bg-porcelain px-4 sm:mx-0 sm:px-0">
     <div className="flex items-center gap-2 py-2">
@@ -28,5 +28,5 @@ export const StepBar = ({ at, go, away, children }: Props) => (
     </div>
   </footer>
 );
-/** The page that such a bar stands under: as high as the screen, so that the bar is at its foot. */
+/** The page above such a bar: as high as the screen, so that the bar is at its foot. */
 export const STEP_PAGE = 'mx-auto flex min-h-[calc(100dvh-5.25rem)] w-full flex-col px-4 pt-4 sm:min-h-dvh sm:px-8 sm:pt-6';

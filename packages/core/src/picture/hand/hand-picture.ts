@@ -39,13 +39,13 @@ export interface HandPicture {
   readonly round: boolean;
   /** The moment that a still picture shows. */
   readonly still: Beat;
-  /** Nothing says what the hand does: a neutral hand stands for it. */
+  /** Without a description of the hand a neutral one is drawn. */
   readonly unposed: boolean;
   /** What the picture is about: the hand, or the body that it carries. */
   readonly about: 'hand' | 'body';
-  /** Whether the body belongs beside it: it bears on the hand, or says where the arms are. */
+  /** Whether the body is drawn too: the hand carries it, or the arms’ position matters. */
   readonly withBody: boolean;
-  /** Whether the hand stands on something, so that it is worth seeing from below. */
+  /** Whether the hand is on a surface, so that a view from below is useful. */
   readonly planted: boolean;
   /** The press of a level that does not move. */
   readonly push: Push | null;
@@ -106,7 +106,7 @@ function motionOf(setting: HandSetting, { moves: ownWay, round, stations }: Cour
   return { moves, wholeWay, steps: inTurn(setting) ? 20 : moves ? perWay : 0 };
 }
 
-/** The hand of a posture as it stands, for a bench on which it is changed. @throws as `handLoad` */
+/** The hand of a posture, for a bench on which it is changed. @throws as `handLoad` */
 export function postureHand(body: Body, posture: SupportPosture): HandPicture {
   const skeleton = skeletonOf(handSizeOf(body));
   const { contact, facing, ...stance } = posture;
@@ -139,7 +139,7 @@ export function postureHand(body: Body, posture: SupportPosture): HandPicture {
   };
 }
 
-/** Works a picture out at so many moments of the way (out, or the whole way round) and mixes between them; what stands still, once. */
+/** Computes a picture at so many moments of the movement (one way, or the whole way round) and interpolates between them; a still picture is computed once. */
 function sampled(maker: Maker, steps: number, wholeWay: boolean): (beat: Beat) => HandMoment3d {
   const moments = new Map<string, HandMoment3d>();
   const moment = (step: number, turn: number) => {

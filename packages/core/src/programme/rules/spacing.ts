@@ -23,7 +23,7 @@ export const spacing: ProgrammeRule = {
       const { day, load } = session;
       const mine = load ? SPACED_GROUPS.filter((group) => isHardFor(load, group)) : [];
       if (mine.length === 0) return [];
-      // Of two planned on one day the first stands before the second.
+      // Of two planned on one day the first is listed before the second.
       const at = course.findIndex((each) => each.session === session);
       const before = course.slice(0, at);
       const others = [...before, ...course.slice(at + 1)];
@@ -40,7 +40,7 @@ export const spacing: ProgrammeRule = {
   },
 };
 
-/** Hard work that was carried out or is ahead, in order; what was done on a day stands before what is planned on it. */
+/** Hard work that was carried out or is ahead, in order; what was done on a day comes before what is planned on it. */
 function hardCourse({ past, sessions }: ProgrammeContext): (PastLoad & { readonly session?: PlannedSession })[] {
   const done = past.map(loadOn);
   const ahead = sessions

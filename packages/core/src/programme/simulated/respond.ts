@@ -5,13 +5,13 @@ import type { SimulatedAthlete } from './athlete.js';
 import type { Chance } from './chance.js';
 import type { SimulatedLevel } from './simulated-levels.js';
 
-/** How somebody stands who does not exist. */
+/** The state of a simulated athlete. */
 export interface SimulatedState {
   /** Maximum, times the norm. */
   readonly strength: number;
   /** Of the tissue; one is where an ordinary person begins to feel it as more than mild. */
   readonly irritation: number;
-  /** Grows a little with loading that it bears. */
+  /** Grows a little with tolerated load. */
   readonly tolerance: number;
   /** Days until a flare-up is over; 0 without one. */
   readonly flareDays: number;

@@ -19,7 +19,7 @@ export interface SimulatedLevel {
   readonly effort: number;
   /** It is a share of one’s own maximum, whoever does it. */
   readonly isPressed: boolean;
-  /** What tissue is asked for, as a share of what would be all that an ordinary hand bears: by weight on the hand, or by effort. */
+  /** The load on tissue as a share of the most that an ordinary hand tolerates: by weight on the hand, or by effort. */
   readonly strain: number;
   readonly rates: Rates;
   /** Seconds of work in one of its unit. */

@@ -33,7 +33,7 @@ const PARTS: readonly Part[] = [
   ['more directions', (dose, than) => dose.directions !== than.directions && dose.directions === 'each'],
   ['a different weight', (dose, than) => KILOGRAMS.some((name) => (dose.load?.[name] === undefined) !== (than.load?.[name] === undefined))],
   ['more weight', (dose, than) => KILOGRAMS.some((name) => (dose.load?.[name] ?? 0) > (than.load?.[name] ?? 0))],
-  // How a hand stands, or how thick a handle is, has no direction that is gentler for everyone.
+  // For the contact of a hand or the thickness of a handle, no direction is gentler for everyone.
   ['another set-up', (dose, than) => SET_UP.some((name) => dose.load?.[name] !== than.load?.[name])],
 ];
 const SET_UP = OWN_LOAD_NAMES.filter((name) => !(KILOGRAMS as readonly string[]).includes(name));

@@ -34,7 +34,7 @@ export function movementFor(movement: Movement, level: Level, person: Person, na
   const found = heights.get(level) ?? 0;
   const isApart = (height: number, of: number) => Math.max(height, of) > Math.min(height, of) * RISE;
   const kept = new Map<Level, number>([[level, found]]);
-  // What stands next to the found level stays first, so that the farthest is what there is no room for.
+  // The nearest neighbours of the level found come first, so that the farthest is dropped when there is no room.
   const nearest = [...heights].sort(([, a], [, b]) => Math.abs(a - found) - Math.abs(b - found));
   for (const [each, height] of nearest) {
     if (kept.size === MOVEMENT_LIMITS.levels) break;

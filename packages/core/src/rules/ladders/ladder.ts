@@ -11,7 +11,7 @@ import { HANDS } from '../../vocabulary/hands.js';
 /** Smaller rises are within what nobody could tell apart: one part in a hundred. */
 export const RISE = 1.01;
 
-/** A level with what it asks of a person and where it stands on its ladder's scale. */
+/** A level with its demand for a person and its position on the ladder’s scale. */
 export interface LevelDemand {
   readonly level: Level;
   readonly demand: Demand;

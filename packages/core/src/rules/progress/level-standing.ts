@@ -23,7 +23,7 @@ export type Step =
 /** What a step rests on: it hurt, the morning after was worse, it was long ago, nothing may grow, form gave way, the last one was not clean, nothing is due yet, or it went well. */
 export type Because = 'hurt' | 'morning' | 'away' | 'barred' | 'form' | 'unclean' | 'not yet' | 'clean';
 
-/** Where a hand stands on a movement’s ladder. */
+/** The position of a hand on a movement’s ladder. */
 export interface LevelStanding {
   readonly movementId: string;
   readonly hand: Hand;
@@ -51,12 +51,12 @@ export interface StandingQuestion {
   readonly method: Method;
   /** ISO day. */
   readonly today: string;
-  /** Nothing that loads this hand may grow: a stop or a referral stands. */
+  /** Nothing that loads this hand may grow while a stop or a referral is in force. */
   readonly isBarred: boolean;
 }
 
 /**
- * Where a hand stands on a ladder, and what comes next. After two weeks without it a level back; after trouble the last level without; else repetitions, then sets,
+ * The position of a hand on a ladder, and the next step. After two weeks without it a level back; after trouble the last level without; else repetitions, then sets,
  * then effort, then the level, each after clean sessions; a worse next-day check holds, and so does a form fault, which asks for less when it comes twice in a row.
  * @param history of one movement and one hand, oldest first; at least one session
  */
@@ -138,7 +138,7 @@ function lessAfter(history: readonly WorkDone[], { id }: Level, { movement, meth
     : { step: { kind: 'ease' }, because: 'away', why: say`${gap}: start with less of it.` };
 }
 
-/** A fault that stands in two sessions one after the other is one of the dose, not of the day: less, until it is held in good form (practice: quality ends a set). Working value. */
+/** A fault of form in two sessions in a row comes from the dose, not from the day: less, until the form is good (practice: quality ends a set). Working value. */
 const OUT_OF_FORM = 2;
 function againOutOfForm(history: readonly WorkDone[], levelId: string): Judged | null {
   const lately = history.slice(-OUT_OF_FORM);

@@ -43,7 +43,7 @@ export function standingsOf(sessions: readonly LedSession[], question: Standings
   return standings.sort((a, b) => b.last.endedAt.localeCompare(a.last.endedAt));
 }
 
-/** One session a day: who trains or logs twice on a day has not met a gate twice. The last one stands, with the worst of how it felt. */
+/** One session a day: training or logging twice on a day does not meet a gate twice. The last one counts, with the day’s worst scores. */
 export function daily(works: readonly WorkDone[]): WorkDone[] {
   return [...groupedBy(works, ({ onDay }) => onDay).values()].map((same) => {
     const last = lastOf(same);

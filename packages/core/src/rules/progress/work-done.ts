@@ -139,7 +139,7 @@ function doneOfBlock(
   };
 }
 
-/** The last report of a block stands; what was complained of in the middle counts too. */
+/** The last report of a block counts, and so do complaints in the middle of it. */
 function feltOf({ reports, complaints }: LedSession, blockId: string, hand: Hand): Pick<WorkDone, 'discomfort' | 'exertion'> {
   const report = reports
     .filter((each) => each.blockId === blockId)

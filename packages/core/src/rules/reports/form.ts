@@ -10,7 +10,7 @@ import { lowered } from '../../vocabulary/text.js';
 const SET_UP: readonly Contact[] = ['open palm', 'raised palm'];
 
 /**
- * What a coach looks for in a movement at a level: its own faults, those of a palm’s set-up where one bears, and those that are named everywhere.
+ * The faults of form to watch for at a level: its own, those of a palm’s set-up where one carries weight, and those named everywhere.
  * @example faultsToWatch({ faults: ['Racing'] }, { contact: 'fist' }) → ['Racing', 'Held breath']
  */
 export const faultsToWatch = ({ faults }: Pick<Movement, 'faults'>, { contact }: Pick<Level, 'contact'>): string[] => [

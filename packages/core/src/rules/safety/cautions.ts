@@ -152,7 +152,7 @@ function clearedWords(entry: RecordedCaution): Sentence {
 }
 
 /**
- * What a caution asks for, as it stands on sheets and screens: with its hand and its day, and within which limits it was cleared.
+ * The advice for a caution, as shown on sheets and screens: with its hand and day, and the limits of its clearance.
  * @example sentenceText(cautionAdvice({ caution: 'stop-sign', hand: 'left', since: '2026-05-12', stopped: { sessionId: '', sign: 'numbness' } })) → 'Left hand: numbness or tingling, stopped on 12 May 2026: no loading until a doctor or hand therapist has checked it.'
  */
 export function cautionAdvice(entry: RecordedCaution): Sentence {

@@ -48,7 +48,7 @@ export function severityOf({ symptom, score }: Pick<RecordedCaution, 'symptom' |
 }
 
 interface SoreRule {
-  /** What to do first, as it stands on a sheet. */
+  /** First aid for the place, as shown on a sheet. */
   readonly advice: string;
   readonly some: Caps;
   readonly much: Caps;

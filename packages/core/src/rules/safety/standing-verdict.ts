@@ -3,7 +3,7 @@ import type { Hand } from '../../vocabulary/hands.js';
 import { forbidsLoading, handsOf, restsHand } from './cautions.js';
 import type { Verdict } from '../screening/screen-rules.js';
 
-/** What stands for a hand today, by what is recorded of it: the gravest of its entries. @param cautions as they stand on the day (`cautionsOn`) @example standingVerdict([], 'left') → 'go' */
+/** The verdict for a hand today, from its record: the gravest of its entries. @param cautions in force on the day (`cautionsOn`) @example standingVerdict([], 'left') → 'go' */
 export function standingVerdict(cautions: readonly RecordedCaution[], hand: Hand): Verdict {
   const mine = cautions.filter((entry) => handsOf(entry).includes(hand));
   if (mine.some(restsHand)) return 'stop now';

@@ -20,7 +20,7 @@ export const ofHand = (entries: readonly RecordedCaution[], hand: Hand): Recorde
   entries.filter((entry) => handsOf(entry).includes(hand));
 
 /**
- * What stands of one thing, found for each hand by itself, so that nothing of one hand is lost by what is said of the other; one entry where both are alike.
+ * The result of one answer: a verdict, and the entry in the record for it.
  * @param isWhole whether it is the person’s and no hand’s
  */
 export function handByHand(isWhole: boolean, restrictionOf: (hand: Hand) => RecordedCaution | null): RecordedCaution[] {

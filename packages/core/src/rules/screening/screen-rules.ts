@@ -26,7 +26,7 @@ export const VERDICT_WORDS: Record<Verdict, string> = {
 /** The graver of verdicts; go where there is none. @example worstOf(['adapt', 'refer first']) → 'refer first' */
 export const worstOf = (verdicts: readonly Verdict[]): Verdict => VERDICTS.findLast((verdict) => verdicts.includes(verdict)) ?? 'go';
 
-/** What one answer leads to: a verdict, and what stands in the record for it. */
+/** The entry in the record: enforced wherever something is planned or led. */
 export interface Led {
   readonly verdict: Verdict;
   readonly caution: CautionId;

@@ -51,7 +51,7 @@ export interface Screening {
   readonly hands: Readonly<Record<Hand, Verdict>>;
   /** The gravest first. */
   readonly reasons: readonly ScreenReason[];
-  /** What stands in the record for it: enforced wherever something is planned or led. */
+  /** Whether a suggestion may be declined: a restriction on record needs a clearance, and growing pain is not negotiable. */
   readonly cautions: readonly RecordedCaution[];
   readonly off: readonly OffTheTable[];
 }

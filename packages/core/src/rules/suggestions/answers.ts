@@ -30,5 +30,5 @@ export function openSuggestions<C extends Pick<Suggestion, 'key' | 'evidenceKey'
   });
 }
 
-/** Whether a suggestion may be declined: what stands on record is lifted by a clearance, and pain that grows is not argued with. */
+/** Whether a suggestion is about a restriction on record: a clearance answers it. */
 export const mayDecline = ({ kind }: Pick<Suggestion, 'kind'>): boolean => kind !== 'refer';

@@ -36,6 +36,6 @@ export function groupWords({ suggestions }: SuggestionGroup): Sentence {
   return joinSentences(suggestions.map(({ why }) => why));
 }
 
-/** Whether a suggestion is about what stands on record already: a clearance answers it. */
+/** All suggestions for an athlete, the gravest first. While a stop or a referral is in force for a hand, nothing asks more of it. */
 export const isOnRecord = ({ kind, options: [proposed] }: Pick<Suggestion, 'kind' | 'options'>): boolean =>
   kind === 'refer' && proposed.effect.kind !== 'bar';

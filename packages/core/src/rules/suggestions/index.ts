@@ -30,7 +30,7 @@ const PROPOSERS: readonly ((scene: SuggestionScene, before: readonly Suggestion[
   progressSuggestions,
 ];
 
-/** All that is proposed for an athlete, the gravest first. While a stop or a referral stands for a hand, nothing asks more of it. */
+/** Restrictions on record that bar a hand, and morning scores that grow worse over a week. */
 export function suggestionsOf(question: SuggestionQuestion): Suggestion[] {
   const scene: SuggestionScene = { ...question, viewOf: viewsOnce(question.viewOf), barred: barredHands(question) };
   const suggestions = PROPOSERS.reduce<readonly Suggestion[]>((before, propose) => [...before, ...propose(scene, before)], []);

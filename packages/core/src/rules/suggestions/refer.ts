@@ -22,7 +22,7 @@ const ASKED_AGAIN_DAYS = working(
 /** Fewer mornings are no course. */
 const MORNINGS = 3;
 
-/** What stands on record and bars a hand, and mornings that grow worse over a week. */
+/** The next occurrence of a sequence: in a plan of a programme, or by itself. */
 export function referSuggestions(question: SuggestionQuestion): Suggestion[] {
   const barred = question.cautions.filter(forbidsLoading);
   const growing = HANDS.filter((hand) => !barred.some((entry) => handsOf(entry).includes(hand))).flatMap((hand) => {

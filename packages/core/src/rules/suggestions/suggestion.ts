@@ -28,7 +28,7 @@ export interface SuggestionEvidence {
   readonly text: Sentence;
 }
 
-/** Where a sequence that comes next stands: in a plan of a programme, or by itself. */
+/** Get ready → turn by turn, rounds unrolled, with a rest before each round but the first, and a break where one is set. Inside a turn: */
 export type PlanPlace =
   | { readonly programmeId: string; readonly planId: string; readonly sequenceId: string }
   | { readonly programmeId: null; readonly sequenceId: string };

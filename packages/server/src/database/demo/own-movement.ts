@@ -1,6 +1,6 @@
 import { type Movement, parseDose } from '@clay-pot/core';
 
-/** The hall's own movement, made for the aerial straps: what a studio adds stands beside what is shipped. */
+/** The hall’s own movement, made for the aerial straps: a studio’s movements are listed beside the shipped ones. */
 export function strapHang(id: string): Movement {
   const place = {
     posture: 'hang',

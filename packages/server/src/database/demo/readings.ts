@@ -3,7 +3,7 @@ import type { AthleteInput } from '@clay-pot/contracts';
 import type { DemoPerson } from './people.js';
 import type { SeededRandom } from './random.js';
 
-/** How somebody stands beside the norm of their sex, age and size. */
+/** A person’s level against the norm of their sex, age and size. */
 interface Build {
   /** Strength over the estimate; the weaker side has a tenth less. */
   readonly strength: number;

@@ -11,7 +11,7 @@ interface Props {
   composition: Composition;
   takeLabel: string;
   take: (sequence: Sequence) => void;
-  /** What stands beside the rows, where there is room for it. */
+  /** Content beside the rows, where there is room for it. */
   pot?: ReactNode;
 }
 

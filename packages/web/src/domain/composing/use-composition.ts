@@ -66,7 +66,7 @@ export function useComposition(athlete: Athlete | undefined, wishes: Wishes, aro
   function stop() {
     if (state !== 'looking') return;
     stopComposing();
-    // The same question stands: what is changed of its answer is judged by it.
+    // The question has not changed: edits of its answer are judged by it.
     if (mine.current) mine.current = { ...mine.current };
     setState('stopped');
   }

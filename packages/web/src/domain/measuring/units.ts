@@ -58,7 +58,7 @@ export const metricText = (metric: string, value: number, places: number): strin
 /** A sentence of the core in the coach’s units. */
 export const readable = (sentence: Sentence): string => sentenceText(sentence, useUnits.getState());
 
-/** A measure of a body as it stands in a field. @example measureText('cm', 170) → '170' */
+/** A measure of a body as the text of a field. @example measureText('cm', 170) → '170' */
 export const measureText = (metric: 'cm' | 'kg' | undefined, value: number | null): string =>
   value === null || Number.isNaN(value) ? '' : String(metric ? Number(inUnit(metric, value).toFixed(1)) : value);
 /** In which steps measures of a body are kept. */

@@ -22,11 +22,11 @@ interface Props {
   level: Level;
   body: Body;
   side?: Hand;
-  /** Whether it plays; where the viewer wants less motion it stands in three frames. */
+  /** Whether it plays; for viewers who want less motion it shows three frames. */
   moving: boolean;
   /** What the hand does now; without it an example plays in the level's own tempo. */
   beat?: () => Beat;
-  /** Whether the body stands beside the hand, where there is something to see of it. */
+  /** Whether the body is drawn beside the hand, where it shows something. */
   withBody?: boolean;
   className?: string;
 }

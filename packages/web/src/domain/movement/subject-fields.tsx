@@ -24,7 +24,7 @@ interface Props {
   start: (name: UsualPosture) => void;
 }
 
-/** The words and numbers of what lies on the load bench. */
+/** The words and numbers of the subject of the load bench. */
 export function SubjectFields({ subject, fields, setNumber, setSubject, start }: Props) {
   const body = subject.load.kind === 'body';
   return (

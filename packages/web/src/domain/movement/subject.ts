@@ -31,7 +31,7 @@ import {
 } from '@clay-pot/core';
 import { movementById } from '../../store/library.js';
 
-/** What lies on the load bench: a contact, a facing, and a load. */
+/** The subject of the load bench: a contact, a facing, and a load. */
 export type Subject = Loaded;
 
 /** A posture on the bench. */
@@ -62,7 +62,7 @@ export function readSubject(text: string | null): Subject | null {
   }
 }
 
-/** A subject as it stands in an address. */
+/** A subject as the parameters of an address. */
 export const writeSubject = ({ contact, facing, load }: Subject) => JSON.stringify({ contact, facing, load });
 
 /** A level of a known movement as a subject. */
@@ -156,7 +156,7 @@ export function setField(person: Person, subject: Subject, name: string, value: 
   }
 }
 
-/** The nearest value lies on the very edge: a hair inside is what a body can hold. */
+/** The nearest value is at the very edge: slightly inside is what a body can hold. */
 function settle(body: Body, posture: SupportPosture, field: PostureField, wanted: number, nearest: number) {
   const now = handLoad(body, posture);
   for (const inside of [0, 1e-6, 1e-3]) {
@@ -172,7 +172,7 @@ function settle(body: Body, posture: SupportPosture, field: PostureField, wanted
   return null;
 }
 
-/** What a subject asks of each hand as it stands: an uneven posture loads one more than the other, unlike a level that each takes in turn. */
+/** The load of a subject on each hand: an uneven posture loads one more than the other, unlike a level that each takes in turn. */
 export function currentDemand(person: Person, subject: Subject): Demand {
   const posture = postureOfSubject(subject);
   return posture ? postureDemand(person, posture, handLoad(person.body, posture)) : demandOf(person, subject);

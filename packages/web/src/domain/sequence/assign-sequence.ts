@@ -4,7 +4,7 @@ import { v7 as uuid } from 'uuid';
 import { useSaveAssignment } from '../../api/queries.js';
 import { isoToday } from '../../ui/today.js';
 
-/** Monday, Wednesday, Friday: what most begin with; changed where it stands. */
+/** Monday, Wednesday, Friday: the most common start; it can be changed on the person’s page. */
 const USUAL_WEEKDAYS = [1, 3, 5];
 
 /** Gives somebody a sequence, on the usual days from today on. */

@@ -7,7 +7,7 @@ import type { OfProgramme } from './lead-path.js';
 /** A sequence as it is led: by itself, or as a session of a programme. */
 export interface ToLead {
   readonly sequence: Sequence;
-  /** Where it is of a programme: what that makes of it, or why it is led as it stands. */
+  /** The session of a programme that this is: its planned version, or the reason why it is led as written. */
   readonly note: string | null;
 }
 

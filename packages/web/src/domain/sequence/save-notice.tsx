@@ -49,5 +49,5 @@ export function SaveNotice({ state, settle }: { state: SaveState; settle: (keep:
   );
 }
 
-/** Over what stands below, so that nothing moves under the hand. */
+/** Over the content below, so that nothing moves under the hand. */
 const NOTICE = 'absolute inset-x-0 top-full z-30 border-b border-l-4 border-iron bg-iron-wash px-4 py-2 shadow-lg';

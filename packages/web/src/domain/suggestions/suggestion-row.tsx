@@ -120,7 +120,7 @@ function Elsewhere({ suggestion }: { suggestion: AthleteSuggestion }) {
       </ButtonLink>
     );
   }
-  // What stands in no programme is changed where it is written.
+  // A sequence outside a programme is changed where it is written.
   return sequenceId === null ? null : (
     <ButtonLink
       className={`${SMALL} underline underline-offset-2`}

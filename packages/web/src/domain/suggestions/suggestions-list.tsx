@@ -11,7 +11,7 @@ const LIST = '[data-suggestions]';
 const GROUP = 'Next steps';
 
 const rows = () => [...document.querySelectorAll<HTMLElement>('[data-suggestion]')];
-/** The row that the focus stands in; the first where it stands nowhere. */
+/** The row with the focus; the first where none has it. */
 const rowInFocus = () => document.activeElement?.closest<HTMLElement>('[data-suggestion]') ?? rows()[0];
 
 /** Puts the focus on the row before or after. */
@@ -23,7 +23,7 @@ function goBy(step: 1 | -1): void {
   to?.scrollIntoView({ block: 'nearest' });
 }
 
-/** Presses one of the answers of the row in focus, and stands on the row that comes to its place. */
+/** Presses one of the answers of the row in focus, and moves the focus to the row that takes its place. */
 function press(answer: string): void {
   const row = rowInFocus();
   const at = row ? rows().indexOf(row) : -1;

@@ -33,7 +33,7 @@ interface Props {
   rangeDeg: WristRange;
 }
 
-/** The hand of a posture that stands on the bench by itself. */
+/** The hand of a posture by itself on the bench. */
 export function plantedView() {
   return {
     kind: 'planted' as const,
@@ -199,7 +199,7 @@ function handlesFor(posture: SupportPosture, load: PostureLoad): Handle[] {
   return handles;
 }
 
-/** What the field is when its handle stands at a point. */
+/** The value of the field when its handle is at a point. */
 function valueAt({ field }: Handle, at: Point, posture: SupportPosture, { joints }: PostureLoad): number {
   const { wrist } = joints;
   switch (field) {

@@ -19,7 +19,7 @@ interface Props {
 
 const STILL = { phase: 1, turn: 0 };
 
-/** The hand in the very posture that is computed: its wrist’s angle against this person’s range, and where it bears. */
+/** The hand in the very posture that is computed: its wrist’s angle against this person’s range, and its contact areas. */
 export function BenchHand({ body, posture, load, rangeDeg, onTrouble, className }: Props) {
   const picture = useMemo(() => postureHand(body, posture), [body, posture]);
   const { wristExtensionDeg } = load;

@@ -35,7 +35,7 @@ import { MovementChoice } from '../../domain/movement/movement-choice.js';
 import { AthleteChoice } from '../../domain/athlete/athlete-choice.js';
 import { athleteIn } from '../../domain/athlete/athlete-of-view.js';
 
-/** The chart library is half of this page: it comes when the page stands. */
+/** The chart library is half of this page: it loads after the page. */
 const DemandChart = lazy(async () => ({ default: (await import('./curve.js')).DemandChart }));
 
 /** The load bench: what a posture or a weight asks of the hands of one person, live, and what would ask for as much as wanted. */

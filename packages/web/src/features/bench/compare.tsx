@@ -13,7 +13,7 @@ export interface Pin {
   readonly subject: Subject;
 }
 
-/** What lies on the bench beside up to three others, for the same person. */
+/** The bench’s subject beside up to three others, for the same person. */
 export function Compare({
   person,
   now,

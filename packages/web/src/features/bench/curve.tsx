@@ -38,7 +38,7 @@ const LABELS: Record<Quantity, string> = {
   wristMomentNm: 'Wrist torque, N·m',
 };
 
-/** How a quantity changes with one number of the posture or load, for both hands, with the place where it stands now. */
+/** A quantity against one number of the posture or load, for both hands, with the present value marked. */
 export function DemandChart({ person, subject, fields }: Props) {
   const [quantity, setQuantity] = useState<Quantity>('loadPercentBW');
   const [name, setName] = useState('');

@@ -14,7 +14,7 @@ import { Term } from '../../domain/terms/term.js';
 import { EffortBar } from '../../ui/effort-bar.js';
 import { SideMark } from '../../ui/marks.js';
 
-/** What each hand bears and what it takes, left beside right. */
+/** The load and capacity of each hand, left beside right. */
 export function HandResults({ demand }: { demand: Demand }) {
   return (
     <div className="grid grid-cols-2 gap-x-5">

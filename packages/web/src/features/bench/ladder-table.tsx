@@ -15,7 +15,7 @@ import { EffortBar } from '../../ui/effort-bar.js';
 interface Props {
   person: Person;
   movement: Movement;
-  /** The level that lies on the bench, and what to do when another is chosen. */
+  /** The level on the bench, and what to do when another is chosen. */
   levelId?: string | undefined;
   choose?: ((levelId: string) => void) | undefined;
 }

@@ -1,7 +1,7 @@
 import type { Pin } from './compare.js';
 import { readSubject, writeSubject } from '../../domain/movement/subject.js';
 
-/** So many others stand beside what lies on the bench. */
+/** So many others fit beside the subject of the bench. */
 export const MOST_PINS = 3;
 
 /** Reads the pinned positions out of an address; what cannot be read is left out. */

@@ -14,7 +14,7 @@ interface Props extends Keeping {
   suggested: string;
 }
 
-/** Keeps what lies on the bench: as a level, in the block it was opened from, or in a sequence. */
+/** Saves the subject of the bench: as a level, in the block it was opened from, or in a sequence. */
 export function SaveLevel({ block, suggested, ...keeping }: Props) {
   const { who, movement } = keeping;
   const own = useOwnTarget(keeping);
@@ -25,7 +25,7 @@ export function SaveLevel({ block, suggested, ...keeping }: Props) {
   const { isSubmitting, errors } = formState;
   const query = who.athleteId ? `?athlete=${who.athleteId}` : '';
 
-  /** Keeps the level, and goes where it is used. What the movement’s rules say against it stands below. */
+  /** Saves the level, and opens the place where it is used. What the movement’s rules say against it is listed below. */
   const doing = (then: (kept: Awaited<ReturnType<typeof keep>>) => Promise<string>) =>
     handleSubmit(async ({ name }) => {
       try {

@@ -29,7 +29,7 @@ export interface FromBlock {
   readonly blockId: string;
 }
 
-/** What lies on the bench, and what it was made from. */
+/** The subject of the bench, and what it was made from. */
 export interface Keeping {
   readonly who: NamedSubject;
   readonly movement: Movement;
@@ -54,7 +54,7 @@ export function useOwnTarget({ who, movement }: Pick<Keeping, 'who' | 'movement'
   );
 }
 
-/** Keeps what lies on the bench under a name. @throws Error with what stands against it, in words */
+/** Saves the subject of the bench under a name. @throws Error with the reason against it, in words */
 export function useKeep(keeping: Keeping): (name: string) => Promise<Kept> {
   const { who, movement, level, subject } = keeping;
   const own = useOwnTarget(keeping);

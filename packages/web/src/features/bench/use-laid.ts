@@ -2,11 +2,11 @@ import { useEffect, useRef, useState } from 'react';
 import { OwnWrites } from './own-writes.js';
 import { type Subject, writeSubject } from '../../domain/movement/subject.js';
 
-/** How long the bench rests before what lies on it is written into the address. */
+/** How long the bench waits before it writes its subject into the address. */
 const REST_MS = 250;
 
 /**
- * What lies on the bench. It changes at once, with each key and each move of a drag; the address follows when the hand rests, and when
+ * The subject of the bench. It changes at once, with each key and each move of a drag; the address follows when the hand rests, and when
  * the address is changed from elsewhere, what it names is laid instead.
  */
 export function useLaid(opened: Subject, write: (at: string) => void) {

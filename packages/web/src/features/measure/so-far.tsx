@@ -30,7 +30,7 @@ interface Props {
   detail: string | undefined;
 }
 
-/** What the trials come to: mean and spread, whether it changed for more than its error, where it stands among people, left beside right. */
+/** The results of the trials: mean and spread, whether the change exceeds the error, the place among people, left beside right. */
 export function SoFar({ athlete, protocol, unit, trials, before, detail }: Props) {
   const repeatsFor = useRepeats(before);
   const hands = isOfEachHand(protocol) ? HANDS : (['left'] as const);

@@ -14,7 +14,7 @@ import {
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Device } from '../../domain/devices/device.js';
 
-/** How a trial on a device stands. */
+/** The state of a trial on a device. */
 export interface Trial {
   readonly state: 'idle' | 'running' | 'done';
   /** What the signal says, once it is over. */

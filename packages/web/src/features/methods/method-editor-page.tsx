@@ -40,7 +40,7 @@ function MethodForm({ stored }: { stored: StoredMethod }) {
     try {
       await save.mutateAsync({ id, input, etag: stored.etag });
     } catch {
-      // What is wrong stands above the form; nothing that was typed is lost.
+      // Faults are listed above the form; nothing that was typed is lost.
       return;
     }
     await navigate(`/methods/${id}`);

@@ -93,7 +93,7 @@ export function LadderEditor({ movement, person, faults, change }: Props) {
   );
 }
 
-/** Where the level stands on what the ladder climbs by. */
+/** The level’s position on the measure that the ladder climbs by. */
 function Climbed({ movement, level, person }: { movement: Movement; level: Level; person: Person }) {
   const trouble = troubleWith(person, level);
   if (trouble) return <span className="text-small font-semibold text-iron">{trouble}</span>;

@@ -64,7 +64,7 @@ export function Clearance({ person, edit }: { person: Athlete; edit: () => void 
   );
 }
 
-/** Until when an entry is cleared: what stands today no longer says it. */
+/** Until when an entry is cleared; today’s restrictions no longer say it. */
 const untilOf = ({ cautions }: Athlete, entry: RecordedCaution) =>
   cautions.find((recorded) => keyOfCaution(recorded) === keyOfCaution(entry))?.clearedUntil;
 

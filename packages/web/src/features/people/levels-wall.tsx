@@ -27,7 +27,7 @@ import { Disclosure } from '../../ui/disclosure.js';
 /** So many movements are shown before somebody asks for all of them. */
 const FIRST = 6;
 
-/** Where each hand stands on the ladders of what was done: a wall of levels, the easiest to the left. */
+/** The position of each hand on the ladders of its movements: a wall of levels, the easiest to the left. */
 export function LevelsWall({ athleteId }: { athleteId: string }) {
   const levels = useLevels(athleteId);
   const { movement: lookup } = useStudioLibrary();

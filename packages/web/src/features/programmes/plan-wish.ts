@@ -12,7 +12,7 @@ import {
 } from '@clay-pot/core';
 import { startingPointOf } from '@clay-pot/core/library';
 
-/** What a new programme is made from, as it stands in the form. */
+/** The settings of a new programme in the form. */
 export interface PlanWish {
   readonly title: string;
   readonly goalId: string;

@@ -58,7 +58,7 @@ export function SessionPanel({
   );
 }
 
-/** The blocks of the day; what is otherwise than in the plan stands out. */
+/** The blocks of the day; changes against the plan are marked. */
 function Doses({ session, plan }: { session: PlannedSession; plan: PlannedSession['sequence'] | undefined }) {
   return (
     <ul className="max-h-72 overflow-y-auto border-y border-line" tabIndex={0} aria-label="Blocks of this session">

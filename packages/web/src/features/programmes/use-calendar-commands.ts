@@ -16,7 +16,7 @@ const WAY_WORDS: Record<Way, string> = {
   ArrowDown: 'one week later',
 };
 
-/** The day that the focus stands on, or in. */
+/** The day that has the focus, or contains it. */
 function dayInFocus(view: ProgrammeView): string | undefined {
   const { day, session } = (document.activeElement as HTMLElement | null)?.dataset ?? {};
   return day ?? view.sessions.find(({ id }) => id === session)?.day;

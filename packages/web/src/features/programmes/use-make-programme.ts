@@ -70,7 +70,7 @@ export function useMakeProgramme(athlete: Athlete): Making {
     return [loading, await plan(EASY_PLAN, wish.easyId, 'Easy day', () => composed(EASY_GOAL, methodId, easyMin))];
   }
 
-  /** Its weeks begin where the person stands. */
+  /** Its weeks start at the person’s present load. */
   function begun(programme: Programme, plans: readonly Planned[]): Programme {
     const sequences = new Map(plans.map(({ plan: { id }, sequence }) => [id, sequence]));
     return ramped({

@@ -109,7 +109,7 @@ export function DoseTable({ doses }: { doses: ReadonlyMap<SideGroup, number> }) 
   );
 }
 
-/** Opposites as a beam: the mark stands toward the side that works more, the band between the ticks. */
+/** Opposites as a beam: the mark moves toward the side that works more, the band between the ticks. */
 export function BalanceBars({ balance: { pairs, sides, digits }, band }: { balance: Balance; band: number }) {
   const worked = DIGITS.some((digit) => digits[digit] > 0);
   return (
@@ -129,7 +129,7 @@ export function BalanceBars({ balance: { pairs, sides, digits }, band }: { balan
   );
 }
 
-/** Where a ratio stands between 1 : 10 and 10 : 1, in percent from the left. */
+/** The position of a ratio between 1 : 10 and 10 : 1, in percent from the left. */
 const place = (ratio: number) => 50 - 50 * Math.max(-1, Math.min(1, Math.log10(ratio)));
 
 function Beam({ ratio, band }: { ratio: Ratio; band: number }) {

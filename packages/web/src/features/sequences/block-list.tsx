@@ -154,7 +154,7 @@ function blockConcerns(
   const missing = equipmentFor(movement, level, block.dose).filter((thing) => !athlete.equipment.includes(thing));
   if (stops.length + avoid.length + care.length + missing.length === 0) return NO_CONCERNS;
   return [
-    // Why stands once, in the checks.
+    // The reason is given once, in the checks.
     ...(stops.length ? [{ stop: true, text: `Not before clearance: the ${waitingHand(level, hands, cautions)}.` }] : []),
     ...[...avoid, ...care].map((text) => ({ stop: false, text })),
     ...(missing.length ? [{ stop: false, text: `Equipment missing: ${missing.join(', ')}.` }] : []),

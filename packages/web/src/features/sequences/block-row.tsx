@@ -123,7 +123,7 @@ export const BlockRow = memo(function BlockRow(props: Props) {
   );
 });
 
-/** Where the level stands in its ladder, and a step each way. */
+/** The level’s position in its ladder, and a step each way. */
 function LevelSteps({ blockId, movement, level }: { blockId: string; movement: Movement; level: Level }) {
   return (
     <div className="-ml-2 flex items-center text-small text-ink-soft">

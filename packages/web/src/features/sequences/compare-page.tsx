@@ -95,7 +95,7 @@ export default function ComparePage() {
   );
 }
 
-/** What stands on the other side: a document, and the sets where it is something done. */
+/** The other side: a document, and the sets where it is something done. */
 function useOther(kind: string, otherId: string | undefined) {
   const sequences = useSequence(kind === 'sequence' ? otherId : undefined);
   const session = useSession(kind === 'plan' || kind === 'done' ? otherId : undefined);

@@ -7,7 +7,7 @@ import { SideMark } from '../../ui/marks.js';
 export interface Laid {
   readonly name: string;
   readonly view: SessionView;
-  /** Another version of what stands on the left, rather than a sequence of its own. */
+  /** Another version of the left side, rather than a sequence of its own. */
   readonly isVersion: boolean;
   /** What was done rather than planned. */
   readonly wasDone: boolean;
@@ -62,7 +62,7 @@ export function DoseComparison({ left, right }: { left: Laid; right: Laid }) {
   );
 }
 
-/** Rows of both sides, each block beside itself; what stands on one side only has the other empty. */
+/** Rows of both sides, each block beside itself; a block of one side only has the other empty. */
 export function RowsComparison({ left, right }: { left: Laid; right: Laid }) {
   const pairs = pairBlocks(right.view.sequence, left.view.sequence, right.isVersion);
   return (

@@ -127,7 +127,7 @@ const Columns = memo(function Columns({
   document: Sequence;
   athlete: Athlete | undefined;
   search: React.RefObject<HTMLInputElement | null>;
-  /** What stands in the place of the rows. */
+  /** Shown in place of the rows. */
   instead: React.ReactNode;
 }) {
   // The row under the hand is drawn at once; what the whole comes to follows with the next frame.

@@ -16,7 +16,7 @@ const NAMES = {
 } as const;
 const STEP = 5;
 
-/** The effort of a dose; none where the level does without. Of an effort and the kilograms that it finds the later one stands. */
+/** The effort of a dose; none where the level does without. Of an effort and the kilograms for it the later edit counts. */
 export function EffortStepper({ dose, level, onChange }: Props) {
   const means = effortMeans(level);
   if (means === null) return null;

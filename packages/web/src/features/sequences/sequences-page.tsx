@@ -15,7 +15,7 @@ import { Empty, Loading, Page, Trouble } from '../../ui/page.js';
 import { SEQUENCE_ORDERS, type SequenceFilter, type SequenceOrder, sequencesThatFit, tagsIn } from './sequence-filter.js';
 import { SequenceRow } from './sequence-row.js';
 
-/** The studio’s sequences: searched, by tag, favourites first; the filter stands in the address. */
+/** The studio’s sequences: search, tags, favourites first; the filter is in the address. */
 export default function SequencesPage() {
   const sequences = useSequences();
   const navigate = useNavigate();
@@ -101,7 +101,7 @@ export default function SequencesPage() {
 
 type SetFilter = (name: 'find' | 'tag' | 'order' | 'show', value: string) => void;
 
-/** The filter as it stands in the address. */
+/** The filter, from the address. */
 function useFilter(): [SequenceFilter, SetFilter] {
   const [params, setParams] = useSearchParams();
   const order = params.get('order');

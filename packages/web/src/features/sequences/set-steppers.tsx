@@ -55,7 +55,7 @@ export function SetSteppers({ dose, onChange }: Props) {
 
 interface GroupProps {
   group: SetGroup;
-  /** Set apart from the others, for whoever does not see where it stands. */
+  /** Set apart from the others, for people who do not see its position. */
   which: string;
   set: (group: SetGroup) => void;
   remove: (() => void) | undefined;

@@ -25,7 +25,7 @@ export function ShelfCard({ id, peeked, person, name }: { id: string; peeked: Pe
   const { movement, level, dose, box } = peeked;
   const demand = possibly(() => demandOf(person, asDosed(person, level, dose)));
   const top = Math.max(CARD.gap, Math.min(box.top, window.innerHeight - CARD.height));
-  // The shelf keeps what it holds to itself: the card stands on the page.
+  // The list clips its content, so the card is placed on the page.
   return createPortal(
     <aside
       id={id}

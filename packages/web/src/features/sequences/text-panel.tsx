@@ -15,7 +15,7 @@ interface Props {
   onClose: () => void;
 }
 
-/** A sequence as plain text: to copy into a message, or to write and paste. What is read takes the place of what stands there, in one step to undo. */
+/** A sequence as plain text: to copy into a message, or to write and paste. The text that is read replaces the sequence, in one step to undo. */
 export function TextPanel({ document, pasted, onClose }: Props) {
   const library = useStudioLibrary();
   const find = useMemo(() => movementFinder(library.shelf, library.ownName), [library]);

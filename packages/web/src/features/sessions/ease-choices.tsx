@@ -21,7 +21,7 @@ export function EaseChoices({ run, blockId, reason, onDone }: Props) {
   const [found, setFound] = useState<{ eases: readonly Ease[]; others: number } | null>(null);
   const current = currentBlock(run);
   useEffect(() => {
-    // The question stands on the screen before its answers are computed.
+    // The question is on screen before its answers are computed.
     const timer = setTimeout(() => {
       const from = view.blocks.findIndex(({ block }) => block.id === current);
       const ahead = new Set(view.blocks.slice(Math.max(0, from)).map(({ block }) => block.id));

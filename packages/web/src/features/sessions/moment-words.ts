@@ -22,7 +22,7 @@ import {
   UNIT_BEHIND,
 } from '@clay-pot/core';
 
-/** What stands in large, and what it is out of. */
+/** The large number, and its total. */
 export interface BigNumber {
   readonly text: string;
   readonly of: string | null;

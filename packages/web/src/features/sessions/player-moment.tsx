@@ -163,7 +163,7 @@ function HandSign({ side }: { side: WorkingSide }) {
   );
 }
 
-/** Digits of one width, so that a countdown stands still whatever the typeface. */
+/** Digits of one width, so that a countdown does not jitter whatever the typeface. */
 function Digits({ text }: { text: string }) {
   return (
     <>

@@ -153,7 +153,7 @@ function TimeLeft({ run }: { run: Run }) {
   return <b data-testid="remaining">{usePlayhead(({ head }) => clock(remainingMs(timeline, head)))}</b>;
 }
 
-/** How the block was that just ended: a line that goes by itself, and the whole question once somebody has more to say. */
+/** How the finished block felt: a line that closes by itself, and the whole question once there is more to say. */
 function Question({ run }: { run: Run }) {
   const [telling, setTelling] = useState<string | null>(null);
   const question = usePlayhead((playhead) => ratingDueNow(run, playhead));

@@ -65,7 +65,7 @@ function KeptOnGauge({ run, blockId }: { run: Run; blockId: string }) {
 }
 
 /**
- * Asks how a finished block felt while the clock goes on: one tap for discomfort, one for exertion. What asks for easing stands the clock and
+ * Asks how a finished block felt while the clock goes on: one tap for discomfort, one for exertion. A score that asks for easing stops the clock and
  * says what can be done about the rest of its kind.
  */
 export function RatePanel({ run, blockId, onDone }: Props) {

@@ -16,7 +16,7 @@ import { Button } from '../../ui/button.js';
 import { SideMark } from '../../ui/marks.js';
 import { blockAt } from './moment-words.js';
 
-/** Asks what was seen of each hand at the stop: one tap a hand, and on it goes. The clock stands until then. */
+/** Asks what was seen of each hand at the recheck: one tap a hand. The clock waits until then. */
 export function LookAgain({ run, event }: { run: Run; event: TimelineEvent }) {
   const [shownHands, setTold] = useState<readonly Hand[]>([]);
   const { look: stop } = event;

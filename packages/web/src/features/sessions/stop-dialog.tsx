@@ -30,7 +30,7 @@ interface Props {
 
 /**
  * What is wrong, and in which hand? A stop sign ends the session; anything else is recorded with its place and how much it is, and what
- * follows from that is offered. The clock stands while the question is open.
+ * follows from that is offered. The clock waits while the question is open.
  */
 export function StopDialog({ run, working, onClose }: Props) {
   const [hand, setHand] = useState(working);

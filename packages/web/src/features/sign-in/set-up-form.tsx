@@ -12,7 +12,7 @@ const BLANK = { code: '', studio: '', name: '', email: '', password: '' };
 export default function SetUpForm() {
   const { register, handleSubmit, setError, formState } = useForm<SetUpRequest>({
     resolver: requestResolver(SetUpRequest, { tidy: asTyped }),
-    // The day of a session is the studio's calendar day: this device most likely stands in the studio.
+    // The day of a session is the studio’s calendar day: this device is most likely in the studio.
     defaultValues: { ...BLANK, timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone },
   });
   const { errors, isSubmitting } = formState;

@@ -93,7 +93,7 @@ function DayOfStudio({ today: { day, atRisk, due, changes, recent, mornings }, s
   );
 }
 
-/** Who is due, with what; on a phone the sequence stands below the name. */
+/** Who is due, with what; on a phone the sequence is below the name. */
 function DueList({ due }: { due: readonly TodayDue[] }) {
   return (
     <ul className="@container">
