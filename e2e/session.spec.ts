@@ -153,7 +153,7 @@ test('what a session asks for next is decided under its record or on Today, and 
     .filter({ hasText: 'Mirela Danko' })
     .filter({ hasText: 'Ease off' });
   await suggestion.getByRole('button', { name: 'Dismiss…, Ease off: Mirela Danko' }).click();
-  await page.getByLabel('Arguments against it').fill('Use the cold hall.');
+  await page.getByLabel('Reason').fill('Use the cold hall.');
   await page.keyboard.press('Enter');
   await expect(suggestion).toHaveCount(0);
   await page.reload();

@@ -132,7 +132,7 @@ const ALL_OUT_S = ALL_OUT.contractions * (ALL_OUT.workS + ALL_OUT.restS);
 function allOut(of: string, steps: readonly string[]): Protocol[] {
   const id = `all-out.${of.replaceAll(' ', '-')}`;
   const shared: Omit<Protocol, 'id' | 'kind' | 'steps'> = {
-    ...{ of, figure: { movementId: of === 'grip' ? 'grip.ball-squeeze' : 'edge.lift-open' } },
+    ...{ of, figure: { movementId: of === 'grip' ? 'grip.gripper-close' : 'edge.lift-open' } },
     ...{ trials: 1, restS: 300, trialS: ALL_OUT_S, gauge: of === 'grip' ? 'dynamometer' : 'edge', isMaximal: true },
   };
   const rhythm = `${ALL_OUT.contractions} times: ${ALL_OUT.workS} s as hard as possible, ${ALL_OUT.restS} s open. Squeeze every one all out; save nothing for later.`;
@@ -197,7 +197,7 @@ export const PROTOCOLS: readonly Protocol[] = [
     gauge: 'scales',
     isMaximal: false,
   },
-  force('grip', 'grip.ball-squeeze', [SEATED, 'Handle at its second position; wrist straight or a little back.']),
+  force('grip', 'grip.gripper-close', [SEATED, 'Handle at its second position; wrist straight or a little back.']),
   force('tip pinch', 'grip.pinch-hold', [SEATED, 'Thumb tip against index tip, the others open.']),
   force('key pinch', 'grip.pinch-hold', [SEATED, 'Thumb against the side of the bent index.']),
   force('pinch', 'grip.pinch-hold', [SEATED, 'Thumb against index and middle finger.']),

@@ -93,7 +93,7 @@ describe('what comes next', () => {
 
   test('what it is now is said with what it goes toward', () => {
     expect(standingOf([done({ daysAgo: 7 }), done({ daysAgo: 2 })], question).why).toBe(
-      '2 sets of 15 s, clean in the last 2 sessions: now 2 sets of 20 s, working toward 2 sets of 30 s in 2 sessions.',
+      '2 sets of 15 s, clean in the last 2 sessions. Next: 2 sets of 20 s. Level up at 2 sets of 30 s in 2 sessions.',
     );
   });
 

@@ -191,7 +191,7 @@ function moreAfter(
   return {
     step: goesOn,
     because: 'clean',
-    why: say`${is}, clean in the last ${clean} sessions: now ${doseWords(last, goesOn)}, working toward ${gateWords(gate)}.`,
+    why: say`${is}, clean in the last ${clean} sessions. Next: ${doseWords(last, goesOn)}. Level up at ${gateWords(gate)}.`,
   };
 }
 

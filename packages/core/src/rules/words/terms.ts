@@ -220,6 +220,41 @@ export const TERMS = {
     from: 'The timeline the player follows. The dashed line on the pot (its rim) is the time available.',
     scale: 'Compare it with the minutes you set.',
   },
+  goalCoverage: {
+    plain: 'Goal coverage',
+    term: 'seconds of work that count toward each part of the goal',
+    what: 'How much of this sequence serves each part of the goal.',
+    from: 'Seconds of work per hand. Where the goal names a load, an effort or an angle, harder levels count more.',
+    scale: 'The thin mark is the target. Beyond it, more work adds less and less.',
+  },
+  bestPossible: {
+    plain: 'Distance from the best',
+    term: 'optimality gap',
+    what: 'How much better any other sequence could be that keeps the same time, rules and equipment.',
+    from: 'The search also calculates a limit that no sequence can exceed, and compares.',
+    scale: 'Below 1 %, no other sequence would be noticeably better.',
+  },
+  trend: {
+    plain: 'Trend',
+    term: 'Theil–Sen slope with its 95 % interval',
+    what: 'How much the readings change a week.',
+    from: 'The median slope between all pairs of readings of this hand: an outlier changes it little.',
+    scale: 'The trend is clear when the whole interval is above zero, or below it.',
+  },
+  predictedRange: {
+    plain: 'Predictions that held',
+    term: 'calibration',
+    what: 'How often the result fell where it was predicted.',
+    from: 'Every rated set of the last twelve weeks, against what was known before it.',
+    scale: 'A range that should hold eight of ten is right when about eight of ten fall into it.',
+  },
+  flareUp: {
+    plain: 'Flare-up',
+    term: 'load beyond tissue tolerance, simulated',
+    what: 'How many simulated athletes had pain that lasted for days.',
+    from: 'A model of muscle and tissue that adapt at different speeds, run for many random athletes.',
+    scale: 'Compare methods with each other. The numbers themselves are no forecast for a person.',
+  },
 } as const satisfies Record<string, Term>;
 /** The name of a number that is explained. */
 export type TermId = keyof typeof TERMS;

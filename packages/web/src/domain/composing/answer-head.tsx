@@ -1,3 +1,4 @@
+import { Term } from '../terms/term.js';
 import type { ComposeAnswer } from '@clay-pot/contracts';
 import { clock, counted, GAP_PERCENT, percent } from '@clay-pot/core';
 import { Button } from '../../ui/button.js';
@@ -11,7 +12,9 @@ export function AnswerHead({ answer, composition: { state, stop } }: { answer: C
       <Figure value={clock(durationMs)} words={sequence ? counted(sequence.blocks.length, 'block') : ''} />
       <Figure value={percent(goalPercent / 100)} words="goal coverage" />
       <div role="status" className="ml-auto text-right text-small">
-        <p className="font-semibold">{nearness(gapPercent)}</p>
+        <p className="font-semibold">
+          <Term term="bestPossible">{nearness(gapPercent)}</Term>
+        </p>
         {state === 'looking' ? (
           <p className="text-ink-soft">
             Looking for a better one…{' '}

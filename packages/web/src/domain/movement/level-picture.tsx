@@ -81,7 +81,9 @@ function Drawn(props: Props & { eager: boolean }) {
   const { movement, level, handOnly = false, side = 'left', eager } = props;
   const [isMissing, setMissing] = useState(false);
   const miss = useCallback(() => setMissing(true), []);
-  const baked = side === 'left' && !isMissing ? bakedStill(movement.id, level.id, 'list', handOnly ? 'small' : 'large') : null;
+  // Baked hands are left ones; they also serve where nothing can draw the right one.
+  const baked =
+    (side === 'left' || !hasWebGl()) && !isMissing ? bakedStill(movement.id, level.id, 'list', handOnly ? 'small' : 'large') : null;
   if (!baked) return <DrawnLive {...props} />;
   const { src, width, height, beside } = baked;
   const place = handOnly ? 'hand alone' : PLACES[beside];

@@ -44,14 +44,37 @@ export function MovingPicture({ movement, level, body, moving, className = '', .
   const { value: drawn, trouble } = useLevelPicture(movement, level, body);
   const giveUp = useCallback(() => setFlat(true), []);
   if (!drawn) return <p className="border border-line bg-white p-4 text-small text-iron">{trouble}</p>;
-  if (flat) {
-    const title = titleOf(movement, level);
-    return <Figure body={body} figure={drawn.figure} animated={moving} title={title} className={className} />;
-  }
+  if (flat) return <Flat {...{ movement, level, body, moving, className, drawn, ...rest }} />;
   return <InSpace {...{ movement, level, body, moving, className, drawn, ...rest }} onTrouble={giveUp} />;
 }
 
 const titleOf = (movement: Movement, level: Level) => `${movement.name}, ${level.name}`;
+
+/** Without a picture in space: start and end as they were drawn ahead, with the body beside them. */
+function Flat({ movement, level, body, side = 'left', moving, withBody = true, className = '', drawn: { figure, hand } }: DrawnProps) {
+  const title = titleOf(movement, level);
+  const baked = bakedEnds(movement.id, level.id, side);
+  if (!baked) return <Figure body={body} figure={figure} animated={moving} title={title} className={className} />;
+  const beside = withBody && hand.withBody;
+  return (
+    <div className={`grid grid-cols-[minmax(0,1fr)] overflow-hidden ${beside ? BESIDE : ''} ${className}`}>
+      <BakedEnds baked={hand.moves ? baked : baked.slice(0, 1)} title={title} stacked />
+      {beside && (
+        <Figure
+          {...{ body, figure }}
+          animated={moving}
+          title=""
+          withHand={false}
+          className="h-full w-full border-line p-1 max-sm:border-t sm:border-l"
+        />
+      )}
+    </div>
+  );
+}
+
+interface DrawnProps extends Props {
+  drawn: NonNullable<ReturnType<typeof useLevelPicture>['value']>;
+}
 
 function InSpace({
   movement,
@@ -64,7 +87,7 @@ function InSpace({
   className = '',
   drawn,
   onTrouble,
-}: Props & { drawn: NonNullable<ReturnType<typeof useLevelPicture>['value']>; onTrouble: () => void }) {
+}: DrawnProps & { onTrouble: () => void }) {
   const work = useMemo(() => exampleOf(movement, level), [movement, level]);
   const example = useCallback(() => exampleNow(movement, level, work, performance.now()).beat, [movement, level, work]);
   const pressure = useMemo(() => pressureFor({ ...drawn, level, side }), [drawn, level, side]);
@@ -126,10 +149,10 @@ function bakedEnds(movementId: string, levelId: string, side: Hand): readonly Ba
   return side === 'left' && start && end ? [start, end] : null;
 }
 
-/** Start and end side by side, there with the page. */
-function BakedEnds({ baked, title }: { baked: readonly Baked[]; title: string }) {
+/** Start and end, there with the page: side by side, or one below the other in a tall frame. */
+function BakedEnds({ baked, title, stacked = false }: { baked: readonly Baked[]; title: string; stacked?: boolean }) {
   return (
-    <div className="grid h-full grid-cols-2 divide-x divide-line">
+    <div className={`grid h-full divide-line ${stacked ? 'auto-rows-fr divide-y' : 'grid-cols-2 divide-x'}`}>
       {baked.map(({ src, width, height }, index) => {
         const name = index === 0 ? 'Start' : 'End';
         return (
@@ -142,7 +165,7 @@ function BakedEnds({ baked, title }: { baked: readonly Baked[]; title: string })
                 draggable={false}
               />
             </div>
-            <figcaption className="pb-1 text-center text-small text-ink-soft">{name}</figcaption>
+            {baked.length > 1 && <figcaption className="pb-1 text-center text-small text-ink-soft">{name}</figcaption>}
           </figure>
         );
       })}

@@ -137,7 +137,7 @@ function Typing({ typed, dose, wrong, change }: TypingProps) {
 export function Reason({ value, change }: { value: string; change: (text: string) => void }) {
   return (
     <label className="block text-small">
-      Arguments against it
+      Reason
       <input
         autoFocus
         className="block w-72 max-w-full border border-ink/60 bg-white px-2 py-1"

@@ -90,7 +90,7 @@ describe('suggestions that wait', () => {
     await user.click(within(first!).getByRole('radio', { name: /3×15s/ }));
     await user.click(within(second!).getByRole('radio', { name: 'None of these' }));
     expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Save' }).disabled).toBe(true);
-    await user.type(screen.getByLabelText('Arguments against it'), 'A show on Saturday');
+    await user.type(screen.getByLabelText('Reason'), 'A show on Saturday');
     await user.click(screen.getByRole('button', { name: 'Save' }));
     expect(bodies()).toMatchObject([
       { answer: 'changed', optionId: 'set' },

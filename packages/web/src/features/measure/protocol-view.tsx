@@ -22,7 +22,7 @@ import { TextField } from '../../ui/field.js';
 import { DeviceChoice } from '../../domain/devices/device-choice.js';
 import { type Source } from '../../domain/devices/sources.js';
 import { SoFar } from './so-far.js';
-import { Turns } from './turns.js';
+import { trialOrder, Turns } from './turns.js';
 
 const TYPED: Source = { kind: 'typed' };
 
@@ -49,13 +49,21 @@ export function ProtocolView({ athlete, measuring, protocol, cautions, before, s
   const unit = must(readingUnit(protocol.kind, protocol.of), `a unit of ${protocol.of}`);
   const [what] = protocolName(protocol).split(',');
   const sort = trialSortOf(protocol);
+  const { rows, now } = trialOrder({ athlete, measuring, protocol, open });
   return (
     <section aria-label={protocolName(protocol)} className="min-w-0 pb-6">
       <h1 className="text-head sm:text-title">{what}</h1>
       <p className="text-ink-soft">{capital(READING_NAMES[protocol.kind])}</p>
       <div className="mt-3 grid items-start grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-4 sm:grid-cols-[minmax(0,20rem)_minmax(0,1fr)]">
         <div>
-          <LevelPicture movement={movement} level={level} body={bodyOf(athlete).body} silent className="h-48 w-full bg-white sm:h-60" />
+          <LevelPicture
+            movement={movement}
+            level={level}
+            body={bodyOf(athlete).body}
+            side={rows[now]?.hand ?? 'left'}
+            silent
+            className="h-48 w-full bg-white sm:h-60"
+          />
           <ol className="mt-2 list-decimal pl-5">
             {protocol.steps.map((step) => (
               <li key={step} className="py-0.5">

@@ -1,3 +1,4 @@
+import { Term } from '../../domain/terms/term.js';
 import { FirstOfItsKind } from '../../domain/account/first-of-its-kind.js';
 import type { StoredReading } from '@clay-pot/contracts';
 import {
@@ -147,7 +148,7 @@ function TrendOf({ hand, unit, points, goal }: TrendOfProps) {
   return (
     <section aria-label={`Trend, ${hand}`}>
       <h2 className="flex items-center gap-2 text-lead">
-        <SideMark side={hand} /> {trend ? slopeWords(trend, unit) : 'Calculating…'}
+        <SideMark side={hand} /> {trend ? <Term term="trend">{slopeWords(trend, unit)}</Term> : 'Calculating…'}
       </h2>
       {trend?.intervalPerWeek && (
         <p className="text-small text-ink-soft">

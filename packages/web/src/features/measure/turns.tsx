@@ -38,15 +38,21 @@ interface Props {
   source: Source;
 }
 
+/** The trials of a protocol in order, sides alternating from the dominant hand, and which of them is next; −1 when all are done. */
+export function trialOrder({ athlete, measuring, protocol, open }: Pick<Props, 'athlete' | 'measuring' | 'protocol' | 'open'>) {
+  const trials = trialsOf(measuring, protocol.id);
+  const all: Hand[] = isOfEachHand(protocol)
+    ? sidesInTurn(protocol.trials, athlete.dominantHand)
+    : Array<Hand>(protocol.trials).fill('left');
+  const seen: Record<Hand, number> = { left: 0, right: 0 };
+  const rows = all.filter((hand) => !isOfEachHand(protocol) || open.includes(hand)).map((hand) => ({ hand, index: seen[hand]++ }));
+  return { rows, now: rows.findIndex(({ hand, index }) => trials[hand][index] === undefined) };
+}
+
 /** Whose turn it is, and what came of the turns before: sides alternate, and each hand rests while the other works. */
 export function Turns({ athlete, measuring, protocol, unit, open, source }: Props) {
   const trials = trialsOf(measuring, protocol.id);
-  const first = athlete.dominantHand;
-  const all: Hand[] = isOfEachHand(protocol) ? sidesInTurn(protocol.trials, first) : Array<Hand>(protocol.trials).fill('left');
-  const turns = all.filter((hand) => !isOfEachHand(protocol) || open.includes(hand));
-  const seen: Record<Hand, number> = { left: 0, right: 0 };
-  const rows = turns.map((hand) => ({ hand, index: seen[hand]++ }));
-  const now = rows.findIndex(({ hand, index }) => trials[hand][index] === undefined);
+  const { rows, now } = trialOrder({ athlete, measuring, protocol, open });
   return (
     <div>
       {unit === 'N·m' && <Lever athlete={athlete} measuring={measuring} protocol={protocol} />}

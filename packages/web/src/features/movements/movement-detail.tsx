@@ -1,3 +1,4 @@
+import { hasWebGl } from '../../drawing/hand/shared-stage.js';
 import { CAUTIONS, CLIMBS, FAMILIES, type Level, type Movement, type Person } from '@clay-pot/core';
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
@@ -103,7 +104,7 @@ function Tools({ movement }: { movement: Movement }) {
 function Picture({ movement, level, person }: { movement: Movement; level: Level; person: Person }) {
   const [moving, setMoving] = useState(true);
   const { value: drawn } = useLevelPicture(movement, level, person.body);
-  const moves = drawn !== null && (drawn.hand.moves || drawn.figure.moves);
+  const moves = drawn !== null && ((drawn.hand.moves && hasWebGl()) || drawn.figure.moves);
   return (
     <figure>
       <MovingPicture
@@ -115,7 +116,7 @@ function Picture({ movement, level, person }: { movement: Movement; level: Level
       />
       <figcaption className="mt-1 flex items-center justify-between gap-3 text-small text-ink-soft">
         <span>
-          {level.name}. {drawn?.hand.unposed ? <Unposed movement={movement} /> : 'Drag to turn the view.'}
+          {level.name}. {drawn?.hand.unposed ? <Unposed movement={movement} /> : hasWebGl() && 'Drag to turn the view.'}
         </span>
         {moves && (
           <button type="button" className="shrink-0 underline underline-offset-2" onClick={() => setMoving(!moving)}>

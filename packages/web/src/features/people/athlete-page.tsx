@@ -1,6 +1,7 @@
 import { firstName } from '../../ui/format.js';
 import { type Athlete } from '@clay-pot/contracts';
-import { NavLink, Outlet, useNavigate, useParams } from 'react-router';
+import { useEffect, useRef } from 'react';
+import { NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import { useAthlete } from '../../api/queries.js';
 import { useAssignSequence } from '../../domain/sequence/assign-sequence.js';
 import { useNewSequence } from '../../domain/sequence/new-sequence.js';
@@ -57,24 +58,34 @@ export default function AthletePage() {
         </>
       }
     >
-      <nav aria-label="Sections" className="-mt-2 mb-5 overflow-x-auto border-b-2 border-ink">
-        <ul className="flex">
-          {SECTIONS.map(({ path, name }) => (
-            <li key={path} className="shrink-0">
-              <NavLink
-                end
-                to={path === '' ? at : `${at}/${path}`}
-                className={({ isActive }) =>
-                  `block px-3 py-2 ${isActive ? 'bg-ink font-bold text-white' : 'text-ink-soft hover:bg-ground hover:text-ink'}`
-                }
-              >
-                {name}
-              </NavLink>
-            </li>
-          ))}
-        </ul>
-      </nav>
+      <Sections at={at} />
       <Outlet context={person} />
     </Page>
+  );
+}
+
+/** The sections as tabs; on a narrow screen the open one is scrolled into sight. */
+function Sections({ at }: { at: string }) {
+  const row = useRef<HTMLElement>(null);
+  const { pathname } = useLocation();
+  useEffect(() => row.current?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'center' }), [pathname]);
+  return (
+    <nav ref={row} aria-label="Sections" className="-mt-2 mb-5 overflow-x-auto border-b-2 border-ink">
+      <ul className="flex">
+        {SECTIONS.map(({ path, name }) => (
+          <li key={path} className="shrink-0">
+            <NavLink
+              end
+              to={path === '' ? at : `${at}/${path}`}
+              className={({ isActive }) =>
+                `block px-3 py-2 ${isActive ? 'bg-ink font-bold text-white' : 'text-ink-soft hover:bg-ground hover:text-ink'}`
+              }
+            >
+              {name}
+            </NavLink>
+          </li>
+        ))}
+      </ul>
+    </nav>
   );
 }

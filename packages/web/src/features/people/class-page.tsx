@@ -1,6 +1,7 @@
+import { Term } from '../../domain/terms/term.js';
 import { FirstOfItsKind } from '../../domain/account/first-of-its-kind.js';
 import type { ClassRow } from '@clay-pot/contracts';
-import { counted, dayWords, type Hand, isGrave, type ReadingUnit } from '@clay-pot/core';
+import { capital, counted, dayWords, type Hand, isGrave, type ReadingUnit } from '@clay-pot/core';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { request } from '../../api/request.js';
@@ -37,8 +38,12 @@ export default function ClassPage() {
             <tr className="border-b-2 border-ink text-left text-ink-soft">
               <th className="py-1.5 pr-4 font-normal">Athlete</th>
               <th className="py-1.5 pr-4 font-normal">Why check</th>
-              <th className="py-1.5 pr-4 text-right font-normal max-md:hidden">Passive extension, L · R</th>
-              <th className="py-1.5 pr-4 text-right font-normal max-md:hidden">Grip, {shownUnit('N')}, L · R</th>
+              <th className="py-1.5 pr-4 text-right font-normal max-md:hidden">
+                <Term term="range">Passive extension</Term>, <span className="whitespace-nowrap">L · R</span>
+              </th>
+              <th className="py-1.5 pr-4 text-right font-normal max-md:hidden">
+                <Term term="maximum">Grip</Term>, {shownUnit('N')}, <span className="whitespace-nowrap">L · R</span>
+              </th>
               <th className="py-1.5 pr-4 font-normal max-lg:hidden">Last test</th>
               <th className="py-1.5 font-normal max-lg:hidden">Last session</th>
             </tr>
@@ -70,15 +75,15 @@ function Who({ row }: { row: ClassRow }) {
       <td className="py-2 pr-4">
         {first ? (
           <>
-            <b className={isGrave(row) ? 'text-iron' : 'text-amber'}>{readable(first)}</b>
+            <b className={isGrave(row) ? 'text-iron' : 'text-amber'}>{capital(readable(first))}</b>
             {rest.map((reason) => (
               <div key={readable(reason)} className="text-ink-soft">
-                {readable(reason)}
+                {capital(readable(reason))}
               </div>
             ))}
           </>
         ) : (
-          <span className="text-celadon">nothing</span>
+          <span className="text-celadon">All good</span>
         )}
       </td>
       <td className="py-2 pr-4 text-right whitespace-nowrap figures max-md:hidden">{pair('°', extensionDeg)}</td>

@@ -22,6 +22,7 @@ import { Button } from '../../ui/button.js';
 import { dayText } from '../../ui/format.js';
 import { SideMark } from '../../ui/marks.js';
 import { Empty, Loading, Part } from '../../ui/page.js';
+import { Term } from '../../domain/terms/term.js';
 import { Disclosure } from '../../ui/disclosure.js';
 
 /** So many movements are shown before somebody asks for all of them. */
@@ -75,7 +76,7 @@ function Wall({ movement, hands }: { movement: Movement; hands: readonly LevelIt
       <Link to={`/movements/${movement.id}`} className="font-semibold hover:underline">
         <MovementName movement={movement} />
       </Link>
-      <ol className="mt-1 grid auto-cols-fr grid-flow-col gap-px" aria-label={`Ladder of ${movement.name}`}>
+      <ol className="mt-1 grid grid-cols-[repeat(auto-fit,minmax(6.5rem,1fr))] gap-px" aria-label={`Ladder of ${movement.name}`}>
         {movement.ladder.map((level) => {
           const here = handsAt(level.id);
           return (
@@ -163,8 +164,12 @@ function Evidence({ hands, movement }: { hands: readonly LevelItem[]; movement: 
             <th className="font-normal">Hand</th>
             <th className="font-normal">Level</th>
             <th className="font-normal">Done</th>
-            <th className="font-normal">Discomfort</th>
-            <th className="font-normal">Effort (RPE)</th>
+            <th className="font-normal">
+              <Term term="discomfort">Discomfort</Term>
+            </th>
+            <th className="font-normal">
+              <Term term="exertion">Effort (RPE)</Term>
+            </th>
           </tr>
         </thead>
         <tbody>

@@ -49,20 +49,22 @@ export default function PeoplePage() {
       title="People"
       lead={counted(athletes.data.length, 'athlete')}
       actions={
-        <>
-          <input
-            type="search"
-            aria-label="Search people"
-            placeholder="Search by name or practice"
-            className={`${INPUT} w-60!`}
-            value={text}
-            onChange={(event) => setText(event.target.value)}
-          />
-          <ButtonLink to="/people/class">Class overview</ButtonLink>
-          <ButtonLink to="/people/new" kind="primary">
-            Add athlete
-          </ButtonLink>
-        </>
+        athletes.data.length > 0 && (
+          <>
+            <input
+              type="search"
+              aria-label="Search people"
+              placeholder="Search by name or practice"
+              className={`${INPUT} w-60!`}
+              value={text}
+              onChange={(event) => setText(event.target.value)}
+            />
+            <ButtonLink to="/people/class">Class overview</ButtonLink>
+            <ButtonLink to="/people/new" kind="primary">
+              Add athlete
+            </ButtonLink>
+          </>
+        )
       }
     >
       {shown.length === 0 ? (

@@ -195,8 +195,8 @@ describe('the class table', () => {
     show(<ClassPage />);
     await settle();
     const [, first, second] = screen.getAllByRole('row').map((row) => row.textContent);
-    expect(first).toContain('Numbness: unloaded onlynever tested');
-    expect(second).toContain('nothing80 · 8430.0 · 40.0');
+    expect(first).toContain('Numbness: unloaded onlyNever tested');
+    expect(second).toContain('All good80 · 8430.0 · 40.0');
     expect(screen.getByText('1 athlete to check, most urgent first')).toBeTruthy();
   });
 

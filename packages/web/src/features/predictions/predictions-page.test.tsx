@@ -28,7 +28,7 @@ describe('predictions', () => {
   test('is held against what came: how many ratings lay within, and blocks by the chance that was said', async () => {
     await predicted(Array.from({ length: 40 }, (_, index) => block(index)));
     expect(screen.getByRole('heading', { name: 'Effort (RPE), 40 ratings' })).toBeTruthy();
-    expect(screen.getByText('100 %', { selector: 'b' }).parentElement!.textContent).toContain(
+    expect(screen.getByText('100 %', { selector: 'b' }).closest('p')!.textContent).toContain(
       'fell in the range that should hold eight of ten',
     );
     const carried = screen.getByRole('table', { name: 'Blocks by the chance that was said' });

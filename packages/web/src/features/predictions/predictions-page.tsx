@@ -1,3 +1,4 @@
+import { Term } from '../../domain/terms/term.js';
 import { type Calibration, calibrationOf, type CalibrationPoint, percent } from '@clay-pot/core';
 import { lazy, Suspense, useMemo } from 'react';
 import { useAthletes } from '../../api/queries.js';
@@ -55,8 +56,10 @@ function Judged({ calibration }: { calibration: Calibration }) {
         ) : (
           <>
             <p className="py-2">
-              <b className="figures">{percent(within.value)}</b> fell in the range that should hold eight of ten ({percent(within.low)} to{' '}
-              {percent(within.high)}).
+              <Term term="predictedRange">
+                <b className="figures">{percent(within.value)}</b>
+              </Term>{' '}
+              fell in the range that should hold eight of ten ({percent(within.low)} to {percent(within.high)}).
             </p>
             <Suspense fallback={<div className="aspect-square max-w-96" />}>
               <CalibrationChart points={exertion} />

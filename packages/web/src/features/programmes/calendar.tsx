@@ -39,7 +39,7 @@ export function Calendar({ view }: { view: ProgrammeView }) {
   return (
     <DndContext sensors={sensors} onDragEnd={onDragEnd}>
       <div role="group" aria-label="Calendar" className="overflow-x-auto">
-        <div className="grid grid-cols-[3.7rem_repeat(7,minmax(0,1fr))] sm:min-w-[44rem] sm:grid-cols-[6.25rem_repeat(7,minmax(0,1fr))_4.5rem] border-b border-line">
+        <div className="grid grid-cols-[3.7rem_repeat(7,minmax(0,1fr))] sm:min-w-[44rem] sm:grid-cols-[5.25rem_repeat(7,minmax(0,1fr))_4rem] border-b border-line">
           <span className="border-b-2 border-ink" />
           {WEEKDAY_NAMES.map((name) => (
             <span key={name} className="border-b-2 border-ink px-1 text-small text-ink-soft">

@@ -4,6 +4,7 @@ import { Area, Bar, CartesianGrid, ComposedChart, Line, ReferenceLine, Responsiv
 import { SelectField } from '../../ui/field.js';
 import { dayText } from '../../ui/format.js';
 import { Empty, Part } from '../../ui/page.js';
+import { Term } from '../../domain/terms/term.js';
 import { Disclosure } from '../../ui/disclosure.js';
 
 interface Props {
@@ -37,6 +38,9 @@ export default function LoadChart({ view, before }: Props) {
           ))}
         </SelectField>
       </div>
+      <p className="text-small text-ink-soft">
+        <Term term="enduranceDose">Tiring work</Term>, in holds to failure a day
+      </p>
       <figure aria-label={`Load of the ${group}`}>
         <div className="h-56">
           <ResponsiveContainer width="100%" height="100%">
@@ -83,9 +87,8 @@ export default function LoadChart({ view, before }: Props) {
           </ResponsiveContainer>
         </div>
         <figcaption className="mt-1 text-fine text-ink-soft">
-          Holds to failure a day, both hands. Bars: each day’s own. Lines are weighted toward the latest days; dark: over seven days
-          {before ? '; broken: without what is tried' : ''}. Green: over 28 days, and the band of 0.8–1.3 times that: a prompt to look, not
-          a verdict. Before the line of today it was done, after it it is planned.
+          Bars: each day, both hands. Lines favour recent days: over 7 days (black{before ? '; dashed without your changes' : ''}) and over
+          28 days (green). Take a second look where black leaves the green band. Left of today is done, right of it planned.
         </figcaption>
       </figure>
       <LineTable line={line} group={group} />

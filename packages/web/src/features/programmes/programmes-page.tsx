@@ -25,9 +25,11 @@ export default function ProgrammesPage() {
       actions={
         <>
           <ButtonLink to="/simulation">Simulate progression rules</ButtonLink>
-          <ButtonLink kind="primary" to="/programmes/new">
-            New programme
-          </ButtonLink>
+          {running.length > 0 && (
+            <ButtonLink kind="primary" to="/programmes/new">
+              New programme
+            </ButtonLink>
+          )}
         </>
       }
     >

@@ -52,7 +52,10 @@ export function SessionChip({ session, finding }: Props) {
       onClick={() => choose({ kind: 'session', id })}
       {...listeners}
     >
-      <span lang="en" className={`block hyphens-auto wrap-break-word max-sm:hidden ${state === 'missed' ? 'line-through' : ''}`}>
+      <span
+        lang="en"
+        className={`block tracking-tight hyphens-auto wrap-break-word max-sm:hidden ${state === 'missed' ? 'line-through' : ''}`}
+      >
         {title}
       </span>
       <span className="flex flex-wrap items-center justify-between gap-x-1">

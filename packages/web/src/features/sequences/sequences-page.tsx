@@ -43,8 +43,11 @@ export default function SequencesPage() {
       actions={
         <>
           <FileInput inputRef={file} name="Sequence file" choose={(chosen) => void importFile(chosen)} />
-          <ButtonLink to="/compose">Generate</ButtonLink>
-          <Button kind="primary" onClick={() => void newSequence('New sequence').then((id) => navigate(`/sequences/${id}`))}>
+          {all.length > 0 && <ButtonLink to="/compose">Generate</ButtonLink>}
+          <Button
+            kind={all.length > 0 ? 'primary' : 'plain'}
+            onClick={() => void newSequence('New sequence').then((id) => navigate(`/sequences/${id}`))}
+          >
             New sequence
           </Button>
           <MoreMenu

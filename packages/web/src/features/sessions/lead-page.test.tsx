@@ -36,7 +36,7 @@ const ask = () => screen.getByRole('checkbox', { name: /^I asked today/ });
 describe('before a session', () => {
   test('it begins for somebody, after asking, and not before', async () => {
     const { user } = await threshold();
-    expect(screen.getByText('firm ball')).toBeTruthy();
+    expect(screen.getByText('Firm ball')).toBeTruthy();
     expect(screen.getByText('No check-in yet.')).toBeTruthy();
     expect(startButton()).toHaveProperty('disabled', true);
     await user.click(ask());

@@ -6,6 +6,7 @@ import {
   type Block,
   doseSentence,
   joinSentences,
+  capital,
   foundKilograms,
   type Person,
   type Finding,
@@ -269,7 +270,7 @@ function Precautions({ advices, method }: Pick<BeforeProps, 'advices' | 'method'
 function EquipmentNeeded({ document }: { document: Sequence }) {
   return (
     <Part title="Equipment">
-      <p className="py-2">{thingsFor(document.blocks, movementById).join(', ') || 'None.'}</p>
+      <p className="py-2">{capital(thingsFor(document.blocks, movementById).join(', ')) || 'None.'}</p>
     </Part>
   );
 }

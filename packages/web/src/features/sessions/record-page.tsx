@@ -109,7 +109,12 @@ function OnItsWay({ waiting }: { waiting: number }) {
 function Overview({ record, doneMs }: { record: SessionRecord; doneMs: number | null }) {
   const percentDone = 100 * record.completion;
   const figures: { term: TermId; value: number | null; text: string; note: string }[] = [
-    { term: 'completion', value: percentDone, text: percent(record.completion), note: record.ending ?? 'still open' },
+    {
+      term: 'completion',
+      value: percentDone,
+      text: percent(record.completion),
+      note: record.ending === 'completed' ? 'of the plan' : (record.ending ?? 'still open'),
+    },
     {
       term: 'length',
       value: null,

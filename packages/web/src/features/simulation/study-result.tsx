@@ -1,3 +1,4 @@
+import { Term } from '../../domain/terms/term.js';
 import { counted, type StudyQuestion, type StudyRow } from '@clay-pot/core';
 import { Button } from '../../ui/button.js';
 import { Part } from '../../ui/page.js';
@@ -31,7 +32,9 @@ export function StudyResult({ study, forget }: { study: DoneStudy; forget: () =>
               <th className="py-1 pr-3 font-normal">Method</th>
               <th className="py-1 pr-3 font-normal">Levels gained of {most}: eight of ten</th>
               <th className="py-1 pr-3 text-right font-normal">Levels</th>
-              <th className="py-1 pr-3 font-normal">With a flare-up, % of athletes</th>
+              <th className="py-1 pr-3 font-normal">
+                <Term term="flareUp">With a flare-up</Term>, % of athletes
+              </th>
               <th className="py-1 pr-3 text-right font-normal">Sore sessions</th>
               <th className="py-1 text-right font-normal">Sessions</th>
             </tr>
