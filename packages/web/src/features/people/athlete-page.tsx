@@ -68,7 +68,10 @@ export default function AthletePage() {
 function Sections({ at }: { at: string }) {
   const row = useRef<HTMLElement>(null);
   const { pathname } = useLocation();
-  useEffect(() => row.current?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'center' }), [pathname]);
+  useEffect(() => {
+    // In braces: newer browsers give a promise back, which React would call as a clean-up.
+    row.current?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'center' });
+  }, [pathname]);
   return (
     <nav ref={row} aria-label="Sections" className="-mt-2 mb-5 overflow-x-auto border-b-2 border-ink">
       <ul className="flex">

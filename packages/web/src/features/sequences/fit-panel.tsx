@@ -29,7 +29,9 @@ export function FitPanel({ document, athlete, onClose }: Props) {
   const composition = useComposition(athlete, wishes, { from: document, others });
   // Whoever opens it by keys goes on in it, not behind the whole shelf.
   const panel = useRef<HTMLElement>(null);
-  useEffect(() => panel.current?.focus(), []);
+  useEffect(() => {
+    panel.current?.focus();
+  }, []);
   function take(fitted: Sequence) {
     const { title, purpose, pacing, mutes, tests } = document;
     replaceSequence({ ...fitted, title, purpose, pacing, ...(mutes && { mutes }), ...(tests && { tests }) });

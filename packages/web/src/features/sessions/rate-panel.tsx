@@ -76,7 +76,9 @@ export function RatePanel({ run, blockId, onDone }: Props) {
   const name = blockName(run, blockId);
   // Whoever asked to tell more goes on from here with the next key.
   const panel = useRef<HTMLElement>(null);
-  useEffect(() => panel.current?.focus({ preventScroll: true }), []);
+  useEffect(() => {
+    panel.current?.focus({ preventScroll: true });
+  }, []);
   const allowed = methodFor(run.sequence).discomfort;
   const advice = discomfort === null ? null : adviseOnDiscomfort(discomfort, allowed);
 
