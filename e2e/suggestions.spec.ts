@@ -67,7 +67,7 @@ test('from a goal to a programme, two weeks of it logged, suggestions accepted, 
   const made = await programmeSince(page, house, 'Demelza Trewin');
   await twoWeeks(page, house, made);
   await page.goto('/');
-  await page.getByRole('button', { name: /more$/ }).click();
+  await page.getByRole('button', { name: /more suggestions$/ }).click();
   const suggestion = page
     .getByRole('list', { name: 'Next steps' })
     .getByRole('listitem')

@@ -1,5 +1,5 @@
 import type { AthleteSuggestion } from '@clay-pot/contracts';
-import { suggestionGroups } from '@clay-pot/core';
+import { counted, suggestionGroups } from '@clay-pot/core';
 import { useMemo, useState } from 'react';
 import { Button } from '../../ui/button.js';
 import { type Command, useCommands } from '../../ui/commands.js';
@@ -67,7 +67,7 @@ export function SuggestionsList({
       </ul>
       {!all && groups.length > FIRST && (
         <Button className="mt-2" kind="quiet" onClick={() => setAll(true)}>
-          {groups.length - FIRST} more
+          {counted(groups.length - FIRST, 'more suggestion')}
         </Button>
       )}
     </>

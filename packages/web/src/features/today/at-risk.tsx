@@ -56,7 +56,7 @@ export function SinceYesterday({ changes }: { changes: readonly TodayChange[] })
       </ul>
       {!all && changes.length > CHANGES_SHOWN && (
         <Button className="mt-2" kind="quiet" onClick={() => setAll(true)}>
-          {changes.length - CHANGES_SHOWN} more
+          {counted(changes.length - CHANGES_SHOWN, 'more change')}
         </Button>
       )}
     </Part>

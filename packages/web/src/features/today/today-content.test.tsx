@@ -68,7 +68,7 @@ describe('a day', () => {
         .getAllByRole('link')
         .map((link) => link.getAttribute('href'));
     expect(links()).toEqual(['/people/w/screening', '/records/s0', '/records/s1', '/records/s2', '/records/s3']);
-    await user.click(screen.getByRole('button', { name: '2 more' }));
+    await user.click(screen.getByRole('button', { name: '2 more changes' }));
     expect(links()).toHaveLength(7);
   });
 });
