@@ -47,6 +47,8 @@ export interface EffortTimeline {
 export interface BlockForm {
   readonly level: Level;
   readonly demand: Demand;
+  /** In the second of a movement’s directions, where that asks something else; null elsewhere. */
+  readonly second: Demand | null;
 }
 
 /**
@@ -59,10 +61,10 @@ export function effortTimeline(person: Person, sequence: Sequence, timeline: Tim
   for (const event of timeline.events) {
     const turn = postures.get(turnKey(event));
     if (!turn || !WORK_EVENTS.includes(event.kind)) continue;
-    const efforts = turn.second && event.direction === turn.turned ? turn.second : turn.first;
+    const efforts = turn.secondEfforts && event.direction === turn.turned ? turn.secondEfforts : turn.firstEfforts;
     for (const hand of event.side === 'both' ? HANDS : [event.side]) writer.write(event, efforts[hand]);
     // The other hand is planted beside it and carries its own share.
-    if (event.side !== 'both') writer.write(event, turn.beside?.[otherHand(event.side)] ?? []);
+    if (event.side !== 'both') writer.write(event, turn.besideEfforts?.[otherHand(event.side)] ?? []);
   }
   const { spans } = writer;
   const turnDemands = timeline.turns.map((turn) => postures.get(turnKey(turn))?.demand ?? null);
@@ -84,7 +86,8 @@ function informsMaximum(person: Person, sequence: Sequence, lookup: MovementLook
     }
     postures.set(turnKey(turn), { ...found, turned: movement.directions?.[1] });
     const blockForm = itemAt(forms, turn.blockIndex);
-    if (!blockForm.some((form) => form.demand === found.demand)) blockForm.push({ level: found.level, demand: found.demand });
+    if (!blockForm.some((form) => form.demand === found.demand))
+      blockForm.push({ level: found.level, demand: found.demand, second: found.second });
     demands[turn.blockIndex] = harder(demands[turn.blockIndex] ?? null, found.demand);
   }
   return { asked: postures, demands, forms, impossible };
@@ -145,9 +148,9 @@ function lay(
 
 /** What a level asks of a person: its demand, each group's effort, the efforts of its second direction where they are others, and the other hand's. */
 interface Posture extends BlockForm {
-  readonly first: Efforts;
-  readonly second: Efforts | null;
-  readonly beside: Efforts | null;
+  readonly firstEfforts: Efforts;
+  readonly secondEfforts: Efforts | null;
+  readonly besideEfforts: Efforts | null;
 }
 
 /**
@@ -183,9 +186,15 @@ function computed(person: Person, level: Level, dose: Dose, pace: number): Postu
     const dosed = asDosed(person, level, dose, pace);
     const demand = demandOf(person, dosed);
     const turned = inSecondDirection(level);
-    const second = turned === level ? null : groupEfforts(demandOf(person, asDosed(person, turned, dose, pace)));
-    const beside = demand.beside && groupEfforts(demand.beside);
-    return { level: dosed, demand, first: groupEfforts(demand), second, beside };
+    const second = turned === level ? null : demandOf(person, asDosed(person, turned, dose, pace));
+    return {
+      level: dosed,
+      demand,
+      second,
+      firstEfforts: groupEfforts(demand),
+      secondEfforts: second && groupEfforts(second),
+      besideEfforts: demand.beside && groupEfforts(demand.beside),
+    };
   } catch (error) {
     if (!(error instanceof PostureError) && !(error instanceof BodyError)) throw error;
     return error.message;

@@ -1,6 +1,6 @@
 import { say } from '../../vocabulary/sentence.js';
 import { AWAY_KINDS } from '../../model/programme.js';
-import { ANYWHERE } from '../../rules/checks/choose.js';
+import { ANYWHERE } from '../../rules/gate/at-hand.js';
 import { lowered } from '../../vocabulary/text.js';
 import { isAhead } from '../seen.js';
 import type { ProgrammeRule } from '../finding.js';

@@ -1,61 +1,23 @@
 import { say } from '../../vocabulary/sentence.js';
 import { firstOf } from '../../vocabulary/lists.js';
 import { same } from '../../vocabulary/same.js';
-import { type BlockForm, formOf } from '../../effort/effort-timeline.js';
 import type { BlockView, SessionView } from '../../effort/session-view.js';
-import { rangeVerdict } from '../../mechanics/capacity.js';
 import type { Demand } from '../../mechanics/demand.js';
 import type { Dose } from '../../model/dose.js';
 import { type Edit, freshBlockId } from '../../model/edits.js';
-import { effortMeans, equipmentFor, findLevel, type Level, type Movement } from '../../model/movement.js';
+import { effortMeans, findLevel, type Level, type Movement } from '../../model/movement.js';
 import { fittedTo } from '../../model/own-load.js';
 import type { Block } from '../../model/sequence.js';
-import { brokenBy } from '../safety/caution-limits.js';
-import { handsWorking } from '../../vocabulary/hands.js';
 import type { Fix } from './finding.js';
-import { concernsOf } from '../safety/clearance.js';
 import { doseFor } from '../doses/method-dose.js';
-import { goesToFailure } from '../doses/open-ends.js';
 import { unusualInDose } from '../doses/usual-dose.js';
 import type { Phase } from '../../vocabulary/phases.js';
-import type { Equipment } from '../../vocabulary/places.js';
-
-/** Found in any room: what a fix may add when nobody said which things there are. */
-/** What is found in any room. */
-export const ANYWHERE: readonly Equipment[] = ['mat', 'chair', 'table', 'wall', 'towel'];
-
-/** What it takes to say whether a level may be proposed to somebody. */
-type Subject = Pick<SessionView, 'athlete' | 'person' | 'method'>;
-
-/** What a level needs that is not at hand. */
-export const missingFor = ({ athlete }: Pick<Subject, 'athlete'>, movement: Movement, level: Level, dose?: Dose): Equipment[] =>
-  athlete ? equipmentFor(movement, level, dose).filter((thing) => !athlete.equipment.includes(thing)) : [];
-
-/** What a level needs that is not there to be proposed with: not at hand, or not to be found in any room where nobody said what there is. */
-export const lackingFor = (subject: Pick<Subject, 'athlete'>, movement: Movement, level: Level, dose?: Dose): Equipment[] =>
-  subject.athlete
-    ? missingFor(subject, movement, level, dose)
-    : equipmentFor(movement, level, dose).filter((thing) => !ANYWHERE.includes(thing));
+import { asksMoreThan } from '../gate/asks-no-more.js';
+import { isOpen, refusalsOf, workOf } from '../gate/gate.js';
+import { type Work, workIn } from '../gate/moments.js';
 
 /** The effort of the hand that works harder, percent. */
 export const effortOf = (demand: Demand) => Math.max(demand.left.effortPercent, demand.right.effortPercent);
-
-/** Whether either wrist is taken past its range. */
-export const isPastRange = (demand: Demand) =>
-  [demand.left.angle, demand.right.angle].some((angle) => angle && rangeVerdict(angle.deg, angle.rangeDeg) === 'past');
-
-/** Whether a level may be proposed to this person at all: things at hand, nothing against it, range and strength enough. */
-export function isOpen(view: Subject, movement: Movement, level: Level, dose: Dose): boolean {
-  if (lackingFor(view, movement, level, dose).length > 0 || unusualInDose(dose, level.dosing).length > 0) return false;
-  const cautions = view.athlete?.cautions ?? [];
-  const hands = handsWorking(dose.sides);
-  const concerns = concernsOf(movement, level, cautions, hands);
-  if (concerns.stops.length || concerns.avoid.length) return false;
-  const form = formOf(view.person, level, dose);
-  if (!form || isPastRange(form.demand)) return false;
-  if (brokenBy(cautions, hands, { ...form, toFailure: goesToFailure(dose) })) return false;
-  return effortOf(form.demand) <= Math.min(100, view.method.effortCeilingPercent);
-}
 
 /** A level that may be proposed, with its dose. */
 export interface Choice {
@@ -119,23 +81,28 @@ export const removing = (label: string, views: readonly BlockView[]): Fix => ({
   edits: views.map(({ block }): Edit => ({ kind: 'remove', blockId: block.id })),
 });
 
-/** The hardest of the easier levels at which something holds true, as a fix; else taking the block out. */
-export function easing(view: SessionView, { block, movement }: BlockView, holds: (form: BlockForm, dose: Dose) => boolean): Fix {
+/**
+ * The hardest of the easier levels that the gate lets through and that asks more of no hand, as a fix; else taking the block out.
+ * @param holds what else has to be so of it
+ */
+export function easing(view: SessionView, seen: BlockView, holds: (work: Work) => boolean = () => true): Fix {
+  const { block, movement } = seen;
   const at = movement.ladder.findIndex(({ id }) => id === block.levelId);
   const wasUsual = same(findLevel(movement, block.levelId)?.dose, block.dose);
   for (const level of movement.ladder.slice(0, at).reverse()) {
     const { load: _own, ...plain } = block.dose;
     // The easier level's own load is what makes it easier.
     const dose = wasUsual ? level.dose : fittedTo(plain, level, movement);
-    if (missingFor(view, movement, level, dose).length > 0) continue;
-    const form = formOf(view.person, level, dose);
-    if (form && holds(form, dose)) {
-      const edits: Edit[] = [{ kind: 'change', blockId: block.id, levelId: level.id, dose }];
-      return { label: say`Use the level “${level.name}”`, edits };
-    }
+    const work = workOf(view, movement, level, dose);
+    if (isBarred(view, work) || asksMoreThan(work, workIn(seen), 'hard') !== null || !holds(work)) continue;
+    const edits: Edit[] = [{ kind: 'change', blockId: block.id, levelId: level.id, dose }];
+    return { label: say`Use the level “${level.name}”`, edits };
   }
   return { label: 'Remove this block', edits: [{ kind: 'remove', blockId: block.id }] };
 }
+
+/** Whether the gate is closed to it, whatever its dose: an unusual dose was the coach’s own. */
+export const isBarred = (view: SessionView, work: Work): boolean => refusalsOf(view, work).some(({ rule }) => rule !== 'dose-outside');
 
 /** The block after this one, to put something in between. */
 export const after = ({ blocks }: SessionView, { index }: BlockView): string | null => blocks[index + 1]?.block.id ?? null;

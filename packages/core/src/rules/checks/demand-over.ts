@@ -1,5 +1,5 @@
 import { quantity, say } from '../../vocabulary/sentence.js';
-import { easing, effortOf } from './choose.js';
+import { easing } from './choose.js';
 import type { Check, Observation } from './finding.js';
 import { type Doubt, isKnown, measureWords, peopleWords } from '../../effort/doubt.js';
 import type { BlockView, SessionView } from '../../effort/session-view.js';
@@ -17,7 +17,7 @@ export const demandOver: Check = {
   find: (view) =>
     view.blocks.flatMap((block): Observation[] => {
       if (block.effortPercent <= 100) return [];
-      const fix = easing(view, block, ({ demand }) => effortOf(demand) <= 100);
+      const fix = easing(view, block);
       return [{ blockIds: [block.block.id], ...observationOf(view, block), fix }];
     }),
 };

@@ -1,5 +1,5 @@
 import { quantity, say } from '../../vocabulary/sentence.js';
-import { easing, effortOf, lowering } from './choose.js';
+import { easing, lowering } from './choose.js';
 import type { Check, Observation } from './finding.js';
 import { type Doubt, effortWords, isKnown } from '../../effort/doubt.js';
 import type { BlockView } from '../../effort/session-view.js';
@@ -19,7 +19,7 @@ export const effortCeiling: Check = {
       if (block.effortPercent <= ceiling + 0.5 || block.effortPercent > 100) return [];
       const { interval, doubt } = hardestOf(block, ceiling);
       const text = say`${block.movement.name}: ${effortWords(block.effortPercent, interval)} effort; ${name} allows up to ${quantity(ceiling, '%')}.`;
-      const fix = lowering(block, ceiling) ?? easing(view, block, ({ demand }) => effortOf(demand) <= ceiling);
+      const fix = lowering(block, ceiling) ?? easing(view, block);
       return [{ blockIds: [block.block.id], text, fix, doubt }];
     });
   },

@@ -1,7 +1,8 @@
 import { say } from '../../vocabulary/sentence.js';
 import type { BlockView, SessionView } from '../../effort/session-view.js';
 import type { Edit } from '../../model/edits.js';
-import { choose, easing, missingFor } from './choose.js';
+import { missingFor } from '../gate/at-hand.js';
+import { choose, easing } from './choose.js';
 import { type Check, editsOf, type Observation } from './finding.js';
 
 /** Finds things that an athlete does not have. */
@@ -22,7 +23,7 @@ export const equipmentMissing: Check = {
 
 /** An easier level without the thing, else a movement of the same family and muscles for which all is there. */
 function substitute(view: SessionView, block: BlockView) {
-  const eased = easing(view, block, () => true);
+  const eased = easing(view, block);
   if (editsOf(eased)[0]?.kind !== 'remove') return eased;
   const [main] = block.movement.trains;
   const choice = choose(

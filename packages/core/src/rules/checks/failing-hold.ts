@@ -7,7 +7,8 @@ import { type BlockView, failingAfter, type SessionView } from '../../effort/ses
 import { amountOf, type Dose, fewerSets, setCount, withSetGroups, workOf } from '../../model/dose.js';
 import { roundOf } from '../../model/rounds.js';
 import type { Edit } from '../../model/edits.js';
-import { easing, effortOf } from './choose.js';
+import { hardestEffort } from '../gate/gate.js';
+import { easing } from './choose.js';
 import { type Check, editsOf, type Observation } from './finding.js';
 import { unusualInDose, usualDose } from '../doses/usual-dose.js';
 import { groupsOf, partsOf, type SideGroup } from '../../vocabulary/muscles.js';
@@ -77,7 +78,7 @@ function remedies(view: SessionView, block: BlockView, restS: number | null): Ed
       .filter(({ restS: rest }) => rest <= LONGEST_REST_S)
       .map((longerRest): Edit[] => [{ kind: 'round', round: longerRest }]),
     ...less.map(dosed),
-    [...editsOf(easing(view, asUsual, ({ demand }) => effortOf(demand) < block.effortPercent * 0.85))],
+    [...editsOf(easing(view, asUsual, (work) => hardestEffort(work) < block.effortPercent * 0.85))],
     [{ kind: 'remove', blockId: id }],
   ];
 }

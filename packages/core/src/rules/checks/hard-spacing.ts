@@ -3,7 +3,8 @@ import { HARD_PERCENT, hardGroups, type PastLoad, SPACED_GROUPS } from '../../ef
 import type { BlockView, SessionView } from '../../effort/session-view.js';
 import type { Edit } from '../../model/edits.js';
 import { ids } from './block-views.js';
-import { easing, effortOf, lowering } from './choose.js';
+import { hardestEffort } from '../gate/gate.js';
+import { easing, lowering } from './choose.js';
 import { type Check, editsOf, type Observation } from './finding.js';
 import { hoursBetween } from '../../vocabulary/days.js';
 import { HANDS } from '../../vocabulary/hands.js';
@@ -51,5 +52,5 @@ function worksHard({ efforts }: SessionView, { block }: BlockView, group: string
 }
 
 function softened(view: SessionView, block: BlockView): readonly Edit[] {
-  return editsOf(lowering(block, HARD_PERCENT - 5) ?? easing(view, block, ({ demand }) => effortOf(demand) < HARD_PERCENT));
+  return editsOf(lowering(block, HARD_PERCENT - 5) ?? easing(view, block, (work) => hardestEffort(work) < HARD_PERCENT));
 }

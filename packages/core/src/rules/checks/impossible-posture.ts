@@ -13,6 +13,6 @@ export const impossiblePosture: Check = {
   find: (view) =>
     view.efforts.impossible.map(({ blockId, message }): Observation => {
       const block = blockOf(view, blockId);
-      return { blockIds: [blockId], text: say`${block.movement.name}: ${message}`, fix: easing(view, block, () => true) };
+      return { blockIds: [blockId], text: say`${block.movement.name}: ${message}`, fix: easing(view, block) };
     }),
 };

@@ -1,7 +1,8 @@
 import { say } from '../../vocabulary/sentence.js';
 import { removing } from './choose.js';
 import type { Check, Observation } from './finding.js';
-import { concernsOf } from '../safety/clearance.js';
+import { workIn } from '../gate/moments.js';
+import { leftOutBy } from '../gate/restrictions.js';
 
 /** Finds movements that a caution of their own asks this athlete to leave out. */
 export const leaveOut: Check = {
@@ -13,10 +14,8 @@ export const leaveOut: Check = {
   source: 'restriction and referral rules',
   find: ({ athlete, blocks }) =>
     blocks.flatMap((view): Observation[] => {
-      const { avoid } = concernsOf(view.movement, view.level, athlete?.cautions ?? []);
-      if (avoid.length === 0) return [];
-      return [
-        { blockIds: [view.block.id], text: say`${view.movement.name}: ${avoid[0] ?? ''}`, fix: removing('Remove this block', [view]) },
-      ];
+      const [why] = leftOutBy(athlete?.cautions ?? [], workIn(view));
+      if (why === undefined) return [];
+      return [{ blockIds: [view.block.id], text: say`${view.movement.name}: ${why}`, fix: removing('Remove this block', [view]) }];
     }),
 };

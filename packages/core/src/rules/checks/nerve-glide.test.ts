@@ -3,7 +3,7 @@ import { LIBRARY } from '../../library/index.js';
 import { applyEdits } from '../../model/edits.js';
 import type { Round } from '../../model/round.js';
 import { editsOf } from './finding.js';
-import { isNerveGlide } from './nerve-glide.js';
+import { isNerveGlide } from '../gate/nerve-glides.js';
 import { ask, athlete, found, instead, type More, write } from './sessions.fixture.js';
 
 const glides = LIBRARY.filter(({ ladder }) => ladder.some(isNerveGlide));

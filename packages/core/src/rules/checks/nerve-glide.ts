@@ -1,14 +1,11 @@
 import { say } from '../../vocabulary/sentence.js';
-import { type BlockForm, formOf } from '../../effort/effort-timeline.js';
+import { formOf } from '../../effort/effort-timeline.js';
 import type { BlockView, SessionView } from '../../effort/session-view.js';
 import type { Dose } from '../../model/dose.js';
-import type { Level } from '../../model/movement.js';
-import { goesToFailure } from '../doses/open-ends.js';
+import { MOST_PER_MINUTE, nerveHarshness, paceOf } from '../gate/nerve-glides.js';
+import { workIn } from '../gate/moments.js';
 import { changing, removing } from './choose.js';
 import type { Check, Fix, Observation } from './finding.js';
-
-/** Faster than four seconds there and back, a glide is a jerk. */
-const MOST_PER_MINUTE = 15;
 
 /** Finds glides of a nerve that are held, pressed, hurried or driven to failure: they are moved through gently or left out. */
 export const nerveGlide: Check = {
@@ -20,28 +17,13 @@ export const nerveGlide: Check = {
   source: 'restriction and referral rules',
   find: (view) =>
     view.blocks.flatMap((seen): Observation[] => {
-      const { block, level, movement, forms } = seen;
-      if (!isNerveGlide(level)) return [];
-      const harsh = harshness(block.dose, forms);
-      if (!harsh) return [];
+      const { block, movement } = seen;
+      const harsh = nerveHarshness(workIn(seen));
+      if (harsh === null) return [];
       const text = say`${movement.name}: ${harsh}. Move a nerve slowly and add nothing.`;
       return [{ blockIds: [block.id], text, fix: gently(view, seen) }];
     }),
 };
-
-/** Whether a level moves a nerve. */
-export const isNerveGlide = ({ dosing }: Pick<Level, 'dosing'>): boolean => dosing === 'nerve-glides';
-
-/** What is not gentle about it, in words; null where all is. */
-function harshness(dose: Dose, forms: readonly BlockForm[]): string | null {
-  if (dose.holdS) return `held for ${dose.holdS} s at the end`;
-  if (dose.effortPercent !== undefined) return `${dose.effortPercent} % effort throughout`;
-  if (goesToFailure(dose)) return 'as many as possible';
-  return paceOf(forms) > MOST_PER_MINUTE ? 'faster than four seconds per cycle' : null;
-}
-
-const paceOf = (forms: readonly BlockForm[]) =>
-  Math.max(0, ...forms.map(({ level: { load } }) => (load.kind === 'move' ? load.perMinute : 0)));
 
 /** The level's usual dose; where a round hurries even that, out with it. */
 function gently({ person }: SessionView, seen: BlockView): Fix {

@@ -1,9 +1,11 @@
 import { cautionAdvice, forbidsLoading, handsOf } from '../safety/cautions.js';
-import { mustWait } from '../safety/clearance.js';
+import { handsUsed } from '../safety/hands-used.js';
+import { workIn } from '../gate/moments.js';
+import { waitsFor } from '../gate/restrictions.js';
 import type { BlockView } from '../../effort/session-view.js';
 import type { RecordedCaution } from '../../model/athlete.js';
 import type { Edit } from '../../model/edits.js';
-import { type Hand, handsWorking, otherHand } from '../../vocabulary/hands.js';
+import { type Hand, otherHand } from '../../vocabulary/hands.js';
 import { capital, counted } from '../../vocabulary/text.js';
 import { ids } from './block-views.js';
 import type { Check, Fix, Observation } from './finding.js';
@@ -18,7 +20,7 @@ export const notCleared: Check = {
   source: 'restriction and referral rules',
   find: ({ athlete, blocks }) =>
     (athlete?.cautions ?? []).filter(forbidsLoading).flatMap((entry): Observation[] => {
-      const waiting = blocks.filter(({ level, block }) => mustWait(entry, level, handsWorking(block.dose.sides)));
+      const waiting = blocks.filter((view) => waitsFor(entry, workIn(view)));
       if (waiting.length === 0) return [];
       return [{ blockIds: ids(waiting), text: cautionAdvice(entry), fix: sparing(entry, waiting) }];
     }),
@@ -43,4 +45,6 @@ function sparing(entry: RecordedCaution, waiting: readonly BlockView[]): Fix {
   return { label: capital(parts.join(', ')), edits };
 }
 
-const mayBeLeftTo = ({ movement }: BlockView, free: Hand) => movement.sides.includes(free);
+/** By the free hand alone, where nothing then rests on the other one. */
+const mayBeLeftTo = ({ movement, level }: BlockView, free: Hand) =>
+  movement.sides.includes(free) && handsUsed(level, free).every((hand) => hand === free);

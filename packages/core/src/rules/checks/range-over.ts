@@ -1,6 +1,6 @@
 import { quantity, say } from '../../vocabulary/sentence.js';
 import { rangeVerdict } from '../../mechanics/capacity.js';
-import { easing, isPastRange } from './choose.js';
+import { easing } from './choose.js';
 import { type Check, type Observation, PRACTICE } from './finding.js';
 import { HANDS } from '../../vocabulary/hands.js';
 
@@ -24,6 +24,6 @@ export const rangeOver: Check = {
       const { hand, angle } = past;
       const { deg, rangeDeg, rangeSource, motion } = angle;
       const text = say`${block.movement.name}: takes the ${hand} wrist to ${quantity(deg, '°')} of ${motion.replace('wrist ', '')}. Its passive range is ${quantity(rangeDeg, '°')} (${rangeSource}).`;
-      return [{ blockIds: [block.block.id], text, fix: easing(view, block, ({ demand }) => !isPastRange(demand)) }];
+      return [{ blockIds: [block.block.id], text, fix: easing(view, block) }];
     }),
 };

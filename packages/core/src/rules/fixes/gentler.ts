@@ -1,8 +1,7 @@
-import { formOf } from '../../effort/effort-timeline.js';
 import type { BlockView, SessionView } from '../../effort/session-view.js';
 import { amountOf, type Dose, fewerSets, withAmounts } from '../../model/dose.js';
-import type { Edit } from '../../model/edits.js';
-import { effortMeans, type Level, type Movement } from '../../model/movement.js';
+import type { ChangeEdit, Edit } from '../../model/edits.js';
+import { effortMeans, findLevel, type Level, type Movement } from '../../model/movement.js';
 import { withOwnSet } from '../../model/effort-or-load.js';
 import { fittedTo, kilogramsNameOf, ownLoadsOf } from '../../model/own-load.js';
 import { goesToFailure, withoutOpenEnds } from '../doses/open-ends.js';
@@ -10,7 +9,10 @@ import { roughHeightM } from '../../model/posture.js';
 import { kilogramsOf } from '../../mechanics/as-dosed.js';
 import { handsWorking } from '../../vocabulary/hands.js';
 import { OWN_LOADS } from '../../vocabulary/own-load.js';
-import { effortOf, isOpen, missingFor } from '../checks/choose.js';
+import { isBarred } from '../checks/choose.js';
+import { asksMoreThan, type EaseReason } from '../gate/asks-no-more.js';
+import { isOpen, workOf } from '../gate/gate.js';
+import { type Work, workIn } from '../gate/moments.js';
 import { doseFor } from '../doses/method-dose.js';
 import { unusualInDose, usualDose } from '../doses/usual-dose.js';
 
@@ -27,18 +29,41 @@ const INCLINE_M = 0.2;
 
 /**
  * Gentler forms of one block in the order in which a coach would try them: fists, handles or forearms instead of palms, an incline, an easier
- * level, less of it, another movement for the same purpose, and only then without it.
+ * level, less of it, another movement for the same purpose, and only then without it. The gate lets each of them through, and none asks more of a hand.
  */
-export function gentlerFor(view: SessionView, block: BlockView): Answer[] {
+export function gentlerFor(view: SessionView, block: BlockView, reason: EaseReason): Answer[] {
   const all: Answer[] = [
-    { kind: 'hand', tries: [...wedges(view, block), ...otherHolds(view, block)] },
+    { kind: 'hand', tries: [...wedges(block), ...otherHolds(view, block)] },
     { kind: 'incline', tries: inclines(view, block) },
-    { kind: 'level', tries: easierLevels(view, block) },
+    { kind: 'level', tries: easierLevels(block) },
     { kind: 'less', tries: lessOf(block) },
     { kind: 'other', tries: others(view, block) },
     { kind: 'out', tries: [[{ kind: 'remove', blockId: block.block.id }]] },
   ];
-  return all.filter(({ tries }) => tries.length > 0);
+  const gentle = all.map(({ kind, tries }): Answer => ({
+    kind,
+    tries: tries.filter((edits) => isGentler(view, block, edits, reason)).slice(0, TRIES),
+  }));
+  return gentle.filter(({ tries }) => tries.length > 0);
+}
+
+/** Whether the gate lets through what becomes of a block, and it asks more of no hand than the block does. */
+function isGentler(view: SessionView, seen: BlockView, edits: readonly Edit[], reason: EaseReason): boolean {
+  return edits.every((edit) => {
+    const work = edit.kind === 'change' ? becoming(view, seen, edit) : null;
+    return work === null || (!isBarred(view, work) && asksMoreThan(work, workIn(seen), reason) === null);
+  });
+}
+
+/** What a changed block is for this person; null where its movement or level is gone. */
+function becoming(
+  view: SessionView,
+  { block }: BlockView,
+  { movementId = block.movementId, levelId = block.levelId, dose = block.dose }: ChangeEdit,
+): Work | null {
+  const movement = view.lookup(movementId);
+  const level = movement && findLevel(movement, levelId);
+  return movement && level ? workOf(view, movement, level, dose) : null;
 }
 
 /** What spares the bent wrist. */
@@ -47,10 +72,9 @@ const RELIEVED_CONTACTS: readonly Level['contact'][] = ['fist', 'handle', 'none'
 /** Slopes of a wedge that somebody has at hand: a folded towel, and a block for it. */
 const WEDGES_DEG = [15, 25];
 /** The same block with a wedge under the heel of the hand. */
-function wedges(view: SessionView, { block, movement, level }: BlockView): Edit[][] {
+function wedges({ block, movement, level }: BlockView): Edit[][] {
   const { dose } = block;
   if (!ownLoadsOf(level, movement).includes('wedgeDeg') || (dose.load?.wedgeDeg ?? 0) > 0) return [];
-  if (view.athlete && !view.athlete.equipment.includes('towel')) return [];
   return WEDGES_DEG.map((deg): Edit[] => [{ kind: 'change', blockId: block.id, dose: withOwnSet(dose, 'wedgeDeg', deg) }]);
 }
 
@@ -61,7 +85,6 @@ function otherHolds(view: SessionView, block: BlockView): Edit[][] {
   return sameFamily(view, block)
     .filter(({ level: other }) => other.load.kind === 'body' && other.posture === level.posture)
     .filter(({ level: other }) => RELIEVED_CONTACTS.includes(other.contact))
-    .slice(0, TRIES)
     .map((choice) => instead(block, choice));
 }
 
@@ -71,18 +94,15 @@ function inclines(view: SessionView, block: BlockView): Edit[][] {
   return sameFamily(view, block)
     .filter(({ level: { load: other } }) => other.kind === 'body' && roughHeightM(other.stance) > roughHeightM(load.stance) + INCLINE_M)
     .filter(({ level: { contact } }) => contact === block.level.contact || RELIEVED_CONTACTS.includes(contact))
-    .slice(-TRIES)
     .reverse()
     .map((choice) => instead(block, choice));
 }
 
 /** Easier levels of the same movement, the hardest of them first. */
-function easierLevels(view: SessionView, { block, movement, level }: BlockView): Edit[][] {
+function easierLevels({ block, movement, level }: BlockView): Edit[][] {
   return movement.ladder
     .slice(0, movement.ladder.indexOf(level))
     .reverse()
-    .filter((easier) => missingFor(view, movement, easier, easier.dose).length === 0)
-    .slice(0, TRIES)
     .map((easier): Edit[] => {
       // Easier is not more of it: the dose stays as far as the level can have it.
       const stays = easier.dose.work.kind === block.dose.work.kind && !unusualInDose(block.dose, easier.dosing).length;
@@ -97,7 +117,6 @@ function easierLevels(view: SessionView, { block, movement, level }: BlockView):
 const SHARES = [0.8, 0.6, 0.4];
 /** Efforts of a press on the way down, percent. */
 const EFFORTS = [80, 70, 60, 50, 40, 30, 20];
-const LESS_TRIES = 6;
 
 /** Less effort in a press, fewer sets, less in each: never less than is usual. */
 function lessOf({ block, movement, level }: BlockView): Edit[][] {
@@ -114,7 +133,6 @@ function lessOf({ block, movement, level }: BlockView): Edit[][] {
   ];
   return doses
     .filter((less) => amountOf(less.work) >= 1 && unusualInDose(less, level.dosing).length === 0)
-    .slice(0, LESS_TRIES)
     .map((less): Edit[] => [{ kind: 'change', blockId: block.id, dose: less }]);
 }
 
@@ -133,14 +151,8 @@ function lighter(dose: Dose, level: Level, movement: Movement): Dose[] {
 
 /** Other movements of the family that train what this one trains, and ask less. */
 function others(view: SessionView, block: BlockView): Edit[][] {
-  const before = block.demand ? effortOf(block.demand) : 100;
   return sameFamily(view, block)
     .filter(({ movement }) => movement.trains.some((group) => block.movement.trains.includes(group)))
-    .filter(({ level, dose }) => {
-      const form = formOf(view.person, level, dose);
-      return form !== null && effortOf(form.demand) < before;
-    })
-    .slice(0, TRIES)
     .map((choice) => instead(block, choice));
 }
 

@@ -2,11 +2,12 @@ import { type Sentence, sentenceText } from '../../vocabulary/sentence.js';
 import { type BlockView, type SessionView, viewOf } from '../../effort/session-view.js';
 import { applyEdits, type Edit } from '../../model/edits.js';
 import { blockOf } from '../checks/block-views.js';
-import { editsOf, SEVERITIES } from '../checks/finding.js';
+import { editsOf } from '../checks/finding.js';
 import { type Finding, findingsOf, keyOfFinding } from '../checks/index.js';
 import { compileTimeline } from '../../timeline/compile-timeline.js';
 import { editWords } from './edit-words.js';
 import { type Answer, gentlerFor } from './gentler.js';
+import { objectionsIn, TOO_MUCH } from './objections.js';
 
 /** An answer to a finding: exactly what it changes, in words and as edits. */
 export interface Offer {
@@ -16,18 +17,6 @@ export interface Offer {
 
 /** How many answers stand beside a finding. */
 const OFFERED = 3;
-/** Checks that say a block is too much for somebody: each is answered by gentler forms of it. */
-export const TOO_MUCH: readonly string[] = [
-  'leave-out',
-  'caution-limit',
-  'impossible-posture',
-  'range-over',
-  'demand-over',
-  'failing-hold',
-  'effort-ceiling',
-  'equipment-missing',
-];
-
 /**
  * What would answer a finding without doing harm: no answer raises a finding as grave as this one or graver, and each makes this one go. The
  * gentlest comes first, one of each kind; taking a block out is offered when nothing else would do. Computed by carrying each answer out: see
@@ -59,6 +48,8 @@ export function* offersStepwise(view: SessionView, finding: Finding, before: rea
 }
 
 type Kind = Answer['kind'] | 'own';
+/** Checks of strength; the others are answered by what spares the wrist. */
+const TOO_HARD: readonly string[] = ['demand-over', 'failing-hold', 'effort-ceiling'];
 
 /** What the check itself would do, and where a block is too much, its gentler forms; what takes blocks out last. */
 function answersTo(view: SessionView, { check, fix, blockIds }: Finding): { kind: Kind; tries: readonly (readonly Edit[])[] }[] {
@@ -67,7 +58,7 @@ function answersTo(view: SessionView, { check, fix, blockIds }: Finding): { kind
   const mine = own.length > 0 ? [{ kind: 'own' as const, tries: [own] }] : [];
   if (!TOO_MUCH.includes(check.id) || id === undefined) return mine;
   const block: BlockView = blockOf(view, id);
-  const gentler = gentlerFor(view, block);
+  const gentler = gentlerFor(view, block, TOO_HARD.includes(check.id) ? 'hard' : 'hurts');
   const removes = own.some((edit) => edit.kind === 'remove');
   // A longer rest, or what else the check itself knows, changes less than another form of the block.
   return removes ? gentler : [...mine, ...gentler];
@@ -100,24 +91,10 @@ function withMinutes(view: SessionView, edits: readonly Edit[]): readonly Edit[]
   return [...edits, { kind: 'budget', budgetMin }];
 }
 
-/** Checks that edits raise, as grave as the finding or graver; null when the finding stays. */
+/** What stands against edits as an answer to a finding, by the ids of checks; null when the finding stays. */
 export function raisedBy(view: SessionView, finding: Finding, before: readonly Finding[], edits: readonly Edit[]): string[] | null {
-  const after = findingsOf(viewOf({ ...view, sequence: applyEdits(view.sequence, edits) }));
-  if (after.some((other) => keyOfFinding(other) === keyOfFinding(finding))) return null;
-  const weight = ({ check }: Finding) => SEVERITIES.indexOf(check.severity);
-  const grave = (findings: readonly Finding[]) => findings.filter((other) => other.muted === null && weight(other) <= weight(finding));
-  const was = placesOf(grave(before));
-  return [...placesOf(grave(after))].flatMap(([place, count]) => (count > (was.get(place) ?? 0) ? [place.split(' ')[0] ?? place] : []));
-}
-
-/** How often each check speaks of each block; of the whole where it names none. */
-function placesOf(findings: readonly Finding[]): Map<string, number> {
-  const places = new Map<string, number>();
-  for (const { check, blockIds } of findings) {
-    for (const id of blockIds.length ? blockIds : ['']) {
-      const place = `${check.id} ${id}`;
-      places.set(place, (places.get(place) ?? 0) + 1);
-    }
-  }
-  return places;
+  const after = viewOf({ ...view, sequence: applyEdits(view.sequence, edits) });
+  const found = findingsOf(after);
+  if (found.some((other) => keyOfFinding(other) === keyOfFinding(finding))) return null;
+  return objectionsIn(after, found, view, { upTo: finding.check.severity, before });
 }

@@ -1,22 +1,19 @@
-import { type BlockView, type SessionView, viewOf } from '../../effort/session-view.js';
+import type { BlockView, SessionView } from '../../effort/session-view.js';
 import type { Contact } from '../../vocabulary/contacts.js';
 import { same } from '../../vocabulary/same.js';
 import type { Sentence } from '../../vocabulary/sentence.js';
-import { applyEdits, type Edit } from '../../model/edits.js';
+import type { Edit } from '../../model/edits.js';
+import type { EaseReason } from '../gate/asks-no-more.js';
 import { blockOf } from '../checks/block-views.js';
-import { findingsOf } from '../checks/index.js';
 import { editChanges } from './edit-words.js';
 import { type Answer, gentlerFor } from './gentler.js';
-import { TOO_MUCH } from './offered.js';
+import { objectionsTo } from './objections.js';
 
 /** A change for the rest of a session: what becomes of each block, and the edits that do it. */
 export interface Ease {
   readonly changes: readonly Sentence[];
   readonly edits: readonly Edit[];
 }
-
-/** Why a block is changed in the middle of a session. */
-export type EaseReason = 'hurts' | 'hard';
 
 /** What is tried first: where it hurts, another hold before another level; where it is only too hard, the other way round. */
 const ORDER: Record<EaseReason, readonly Answer['kind'][]> = {
@@ -49,29 +46,14 @@ function eachEased(view: SessionView, blockIds: readonly string[], reason: EaseR
 
 /** One gentler form of each kind that is not too much for this person. */
 function formsOf(view: SessionView, blockId: string, reason: EaseReason): (readonly Edit[])[] {
-  const answers = gentlerFor(view, blockOf(view, blockId));
-  return ORDER[reason].map((kind) => formIn(view, blockId, answers, kind)).filter((form) => form !== null);
+  const answers = gentlerFor(view, blockOf(view, blockId), reason);
+  return ORDER[reason].map((kind) => formIn(view, answers, kind)).filter((form) => form !== null);
 }
 
-/** A gentler form of one kind that is not too much for this person; null where there is none. */
-export const gentlerForm = (view: SessionView, blockId: string, kind: Answer['kind']): readonly Edit[] | null =>
-  formIn(view, blockId, gentlerFor(view, blockOf(view, blockId)), kind);
-
-function formIn(view: SessionView, blockId: string, answers: readonly Answer[], kind: Answer['kind']): readonly Edit[] | null {
-  const before = tooMuch(view, blockId);
+function formIn(view: SessionView, answers: readonly Answer[], kind: Answer['kind']): readonly Edit[] | null {
   const tries = answers.find((answer) => answer.kind === kind)?.tries ?? [];
-  const form = tries.find((edits) => {
-    const after = tooMuch(viewOf({ ...view, sequence: applyEdits(view.sequence, edits) }), blockId);
-    return after.every((check) => before.includes(check));
-  });
-  return form ?? null;
+  return tries.find((edits) => objectionsTo(view, edits, { upTo: 'stop', isEasing: true }).length === 0) ?? null;
 }
-
-/** Checks that say a block is too much. */
-const tooMuch = (view: SessionView, blockId: string): string[] =>
-  findingsOf(view)
-    .filter(({ check, blockIds }) => TOO_MUCH.includes(check.id) && blockIds.includes(blockId))
-    .map(({ check }) => check.id);
 
 /**
  * Blocks that ask of the hand what one block asks: the same movement, the same contact under load, or without any a like movement for the same muscles. What

@@ -29,6 +29,9 @@ export interface Caps {
   readonly noEndOfRange?: true;
   readonly noBentWristHang?: true;
   readonly noCrimp?: true;
+  /** No weight on the body while it hangs. */
+  readonly noAddedHang?: true;
+  readonly noOneHandHang?: true;
   /** No set until the form fails, from an effort on that tires. */
   readonly noFailure?: true;
 }
@@ -47,6 +50,8 @@ const gripsHard = ({ load }: WayOfLoading) =>
   load.kind === 'lift' ||
   ((load.kind === 'press' || load.kind === 'resist') && GROUP_OF[load.action] === 'finger flexors');
 const isCrimped = ({ load }: WayOfLoading) => (load.kind === 'hang' || load.kind === 'lift') && load.edgeGrip === 'half crimp';
+const hangsWeighted = ({ load }: WayOfLoading) => load.kind === 'hang' && load.addedKg > 0;
+const hangsOnOneHand = ({ load }: WayOfLoading) => load.kind === 'hang' && load.hands === 1;
 const hangsBent = ({ load }: WayOfLoading) => load.kind === 'hang' && load.wristBendDeg > 0;
 
 const CONTACT_NAMES: Record<Contact, string> = {
@@ -79,6 +84,8 @@ function brokenByKind(caps: Caps, level: WayOfLoading): string | null {
   if (caps.noBentWristHang && hangsBent(level)) return 'it hangs on a bent wrist';
   if (caps.noEndOfRange && atEndOfRange(level)) return 'it goes to end range';
   if (caps.noCrimp && isCrimped(level)) return 'it uses a crimp grip';
+  if (caps.noAddedHang && hangsWeighted(level)) return 'it adds weight to a hang';
+  if (caps.noOneHandHang && hangsOnOneHand(level)) return 'it hangs on one hand';
   return caps.contactsOff?.includes(level.contact) ? `it is done on ${CONTACT_NAMES[level.contact]}` : null;
 }
 
@@ -107,14 +114,16 @@ function brokenByEffort(caps: Caps, level: WayOfLoading, { effortPercent, effort
   );
 }
 
-const PLAIN: Record<'noBodyWeight' | 'noAddedWeight' | 'noEndOfRange' | 'noBentWristHang' | 'noCrimp' | 'noFailure', string> = {
+const PLAIN = {
   noBodyWeight: 'no body weight on the hand',
   noAddedWeight: 'no added weight',
   noEndOfRange: 'no end range',
   noBentWristHang: 'no hanging on a bent wrist',
   noCrimp: 'no crimp grip',
+  noAddedHang: 'no added weight in hangs',
+  noOneHandHang: 'no one-hand hangs',
   noFailure: 'no sets until form breaks down',
-};
+} as const satisfies Partial<Record<keyof Caps, string>>;
 
 /**
  * Caps in words, for sheets and screens; empty where there are none.

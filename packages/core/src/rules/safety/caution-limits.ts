@@ -1,9 +1,7 @@
-import type { Demand, HandDemand } from '../../mechanics/demand.js';
+import type { HandDemand } from '../../mechanics/demand.js';
 import type { RecordedCaution } from '../../model/athlete.js';
 import type { CautionId } from '../../vocabulary/cautions.js';
-import type { Hand } from '../../vocabulary/hands.js';
 import { brokenCap, type Caps, clearanceCaps, type WayOfLoading } from './caps.js';
-import { handsOf } from './cautions.js';
 import { soreCaps } from './sore-places.js';
 
 /** What adapting cautions ask of a level, as numbers. Working values under the sentences of `CAUTIONS`. */
@@ -13,7 +11,7 @@ export const CAUTION_CAPS: Readonly<Partial<Record<CautionId, Caps>>> = {
   hypermobility: { noBentWristHang: true, noEndOfRange: true },
   'blood-pressure': { stillEffortPercent: 80, noFailure: true },
   fluoroquinolones: { effortPercent: 70, noFailure: true },
-  'under-18': { noCrimp: true, gripEffortPercent: 80, noFailure: true },
+  'under-18': { noCrimp: true, noAddedHang: true, noOneHandHang: true, gripEffortPercent: 80, noFailure: true },
 };
 
 /** Everything that one entry of a record puts off or caps, beside what it forbids: its clearance first. */
@@ -35,22 +33,6 @@ export function brokenLimit(entry: RecordedCaution, { level, demand, toFailure =
   for (const caps of capsOf(entry)) {
     const broken = brokenCap(caps, level, demand, toFailure);
     if (broken) return broken;
-  }
-  return null;
-}
-
-/** The first of somebody's cautions that one of these hands would break, with what it breaks; null when none. */
-export function brokenBy(
-  cautions: readonly RecordedCaution[],
-  hands: readonly Hand[],
-  way: { readonly level: WayOfLoading; readonly demand: Demand; readonly toFailure?: boolean },
-): { readonly entry: RecordedCaution; readonly broken: string } | null {
-  for (const entry of cautions) {
-    for (const hand of handsOf(entry)) {
-      if (!hands.includes(hand)) continue;
-      const broken = brokenLimit(entry, { ...way, demand: way.demand[hand] });
-      if (broken) return { entry, broken };
-    }
   }
   return null;
 }

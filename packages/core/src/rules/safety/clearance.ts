@@ -2,8 +2,9 @@ import { type Sentence } from '../../vocabulary/sentence.js';
 import type { RecordedCaution } from '../../model/athlete.js';
 import type { Level, Movement } from '../../model/movement.js';
 import { type CautionId, CAUTIONS } from '../../vocabulary/cautions.js';
-import { type Hand, HANDS, handsWorking, type SidePlan } from '../../vocabulary/hands.js';
+import { type Hand, HANDS, type SidePlan } from '../../vocabulary/hands.js';
 import { cautionAdvice, concerns, forbidsLoading, restsHand } from './cautions.js';
+import { handsUsed } from './hands-used.js';
 
 /** The precautions of a restriction, before anything is led. */
 export interface Advice {
@@ -31,7 +32,7 @@ export const mustWait = (entry: RecordedCaution, level: Pick<Level, 'loading'>, 
 /** The ways in which somebody may do a level: those whose hands are cleared and for whom it is not to be left out. */
 export function openSides(movement: Movement, level: Level, cautions: readonly RecordedCaution[]): SidePlan[] {
   return movement.sides.filter((plan) => {
-    const { stops, avoid } = concernsOf(movement, level, cautions, handsWorking(plan));
+    const { stops, avoid } = concernsOf(movement, level, cautions, handsUsed(level, plan));
     return stops.length + avoid.length === 0;
   });
 }

@@ -2,7 +2,6 @@ import { describe, expect, test } from '@jest/globals';
 import { sentenceText } from '../../vocabulary/sentence.js';
 import fc from 'fast-check';
 import { shippedMovement } from '../../library/index.js';
-import { demandOf } from '../../mechanics/demand.js';
 import { referencePerson } from '../../mechanics/person.js';
 import { checkAthlete } from '../../model/athlete.js';
 import { REFERENCE_BODIES } from '../../model/body.js';
@@ -12,7 +11,8 @@ import { HAND_PLACE_IDS } from '../../vocabulary/hand-places.js';
 import { HANDS, WORKING_SIDES } from '../../vocabulary/hands.js';
 import { CONDITION_IDS, CONDITIONS, SIGN_IDS, SYMPTOM_KIND_IDS } from '../../vocabulary/intake-words.js';
 import { capital } from '../../vocabulary/text.js';
-import { brokenBy } from '../safety/caution-limits.js';
+import { workOf } from '../gate/gate.js';
+import { limitBroken } from '../gate/restrictions.js';
 import { cautionsOn, forbidsLoading, handsOf, restsHand } from '../safety/cautions.js';
 import { soreGroup, SORE_RULES } from '../safety/sore-places.js';
 import { afterIntake, withReferrals } from './after-intake.js';
@@ -316,7 +316,7 @@ describe('a sore place caps what loads it', () => {
     const movement = shippedMovement(movementId)!;
     const level = movement.ladder.find(({ id }) => id === levelId) ?? movement.ladder[0];
     const entry = { caution: 'sore-place', hand: 'both', place, symptom: 'ache', score } as const;
-    return brokenBy([entry], ['left'], { level, demand: demandOf(person, level) })?.broken ?? null;
+    return limitBroken(entry, workOf({ person }, movement, level, { ...level.dose, sides: 'left' }))?.broken ?? null;
   };
 
   test('a much sore back of the wrist keeps the flat palm off the floor, a slight one does not', () => {

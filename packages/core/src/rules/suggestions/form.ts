@@ -29,7 +29,7 @@ export function formSuggestions(scene: SuggestionScene): Suggestion[] {
         evidence: sessionsOf(all),
         evidenceKey: `${sessionId} form`,
         sessionId,
-        options: [stayAt(mine), ...gentlerOptions(scene, mine, IN_FORM)],
+        options: [stayAt(mine), ...gentlerOptions(scene, mine, IN_FORM, 'hard')],
       },
     ];
   });

@@ -3,6 +3,7 @@ import { forbidsLoading, handsOf } from '../safety/cautions.js';
 import { afterSuggestions } from './after.js';
 import { type Suggestion, worstFirst } from './suggestion.js';
 import { formSuggestions } from './form.js';
+import { gated } from './gated.js';
 import { lessSuggestions, viewsOnce } from './less.js';
 import { measureSuggestions } from './measure.js';
 import { progressSuggestions } from './progress.js';
@@ -34,7 +35,9 @@ const PROPOSERS: readonly ((scene: SuggestionScene, before: readonly Suggestion[
 export function suggestionsOf(question: SuggestionQuestion): Suggestion[] {
   const scene: SuggestionScene = { ...question, viewOf: viewsOnce(question.viewOf), barred: barredHands(question) };
   const suggestions = PROPOSERS.reduce<readonly Suggestion[]>((before, propose) => [...before, ...propose(scene, before)], []);
-  return suggestions.map((suggestion) => withTyping(scene, suggestion)).sort(worstFirst);
+  return gated(scene, suggestions)
+    .map((suggestion) => withTyping(scene, suggestion))
+    .sort(worstFirst);
 }
 
 /** Hands that a stop, a referral or pain that grows keeps from more. */

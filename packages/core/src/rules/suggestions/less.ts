@@ -7,7 +7,8 @@ import { blockOf } from '../checks/block-views.js';
 import { adviseOnDiscomfort } from '../reports/discomfort.js';
 import { editWords } from '../fixes/edit-words.js';
 import { type Answer, gentlerFor } from '../fixes/gentler.js';
-import { gentlerForm } from '../fixes/on-the-spot.js';
+import { objectionsTo } from '../fixes/objections.js';
+import type { EaseReason } from '../gate/asks-no-more.js';
 import type { Because, LevelStanding } from '../progress/level-standing.js';
 import type { Suggestion, SuggestionOption } from './suggestion.js';
 import { type ComingBlock, comingBlocks, handsIn, inPlans, newestOf, sessionsOf } from './coming-blocks.js';
@@ -74,7 +75,7 @@ function optionsFor(
   order: keyof typeof ORDER,
   because: Because,
 ): SuggestionOption[] {
-  return gentlerOptions(scene, blocks, kindsFor(because, order));
+  return gentlerOptions(scene, blocks, kindsFor(because, order), because === 'hurt' ? 'hurts' : 'hard');
 }
 
 /** A gap and a morning are answered within the movement; what is done out of form also by another way to set the hand up. */
@@ -85,10 +86,15 @@ function kindsFor(because: Because, order: keyof typeof ORDER): readonly Kind[] 
 }
 
 /** Gentler forms of all of these blocks together, of each kind the least change; a kind that one of them has not is left out. */
-export function gentlerOptions(scene: SuggestionScene, blocks: readonly ComingBlock[], kinds: readonly Kind[]): SuggestionOption[] {
+export function gentlerOptions(
+  scene: SuggestionScene,
+  blocks: readonly ComingBlock[],
+  kinds: readonly Kind[],
+  reason: EaseReason,
+): SuggestionOption[] {
   return kinds.flatMap((kind): SuggestionOption[] => {
     const changes = blocks.flatMap((each) => {
-      const edits = gentler(scene, each, kind);
+      const edits = gentler(scene, each, kind, reason);
       return edits ? [{ plan: each.plan, edits }] : [];
     });
     if (changes.length < blocks.length) return [];
@@ -97,18 +103,25 @@ export function gentlerOptions(scene: SuggestionScene, blocks: readonly ComingBl
   });
 }
 
-/** One gentler form of a block, or null where there is none of this kind. */
-function gentler({ viewOf }: SuggestionScene, { plan, block, movement, standings }: ComingBlock, kind: Kind): readonly Edit[] | null {
+/** One gentler form of a block that nothing stands against, or null where there is none of this kind. */
+function gentler(
+  { viewOf }: SuggestionScene,
+  { plan, block, movement, standings }: ComingBlock,
+  kind: Kind,
+  reason: EaseReason,
+): readonly Edit[] | null {
   const view = viewOf(plan.sequence);
-  if (kind === 'other' || kind === 'hand') return gentlerForm(view, block.id, kind);
-  const tries = gentlerFor(view, blockOf(view, block.id)).find((answer) => answer.kind === kind)?.tries ?? [];
-  if (kind !== 'level') return tries[0] ?? null;
+  const tries = gentlerFor(view, blockOf(view, block.id), reason).find((answer) => answer.kind === kind)?.tries ?? [];
+  // Without the block nothing of it can be too much.
+  if (kind === 'out') return tries[0] ?? null;
   // To where the hand was without trouble, the lower of both.
   const levelIndexes = standings.flatMap(({ step }) =>
     step.kind === 'level down' ? [movement.ladder.findIndex(({ id }) => id === step.levelId)] : [],
   );
   const to = movement.ladder[Math.min(...levelIndexes)]?.id;
-  return tries.find(([edit]) => edit?.kind === 'change' && edit.levelId === to) ?? tries[0] ?? null;
+  const isThere = ([edit]: readonly Edit[]) => edit?.kind === 'change' && edit.levelId === to;
+  const inOrder = kind === 'level' ? [...tries.filter(isThere), ...tries.filter((each) => !isThere(each))] : tries;
+  return inOrder.find((edits) => objectionsTo(view, edits, { upTo: 'mend', isEasing: true }).length === 0) ?? null;
 }
 
 /** Remembers views, since one sequence is looked at for each of its blocks. */

@@ -1,0 +1,41 @@
+import type { BlockForm } from '../../effort/effort-timeline.js';
+import type { BlockView } from '../../effort/session-view.js';
+import type { HandDemand } from '../../mechanics/demand.js';
+import type { Dose } from '../../model/dose.js';
+import type { Level, Movement } from '../../model/movement.js';
+import { type Hand, HANDS, handsWorking } from '../../vocabulary/hands.js';
+
+/** A level as dosed for somebody: what the gate is asked about. */
+export interface Work {
+  readonly movement: Movement;
+  /** As it is planned, before the dose makes a load of it. */
+  readonly level: Level;
+  readonly dose: Dose;
+  /** As dosed: one form, or one a round where the level or the pace changes; empty where this body cannot take it. */
+  readonly forms: readonly BlockForm[];
+}
+
+/** A block of a sequence, as the gate is asked about it. */
+export const workIn = ({ movement, level, block: { dose }, forms }: BlockView): Work => ({ movement, level, dose, forms });
+
+/** What one hand does or bears in one form of a block. */
+export interface Moment {
+  readonly hand: Hand;
+  readonly form: BlockForm;
+  readonly demand: HandDemand;
+}
+
+/** Everything that a block asks of either hand: in both directions, in each round, and of the hand that is planted beside the working one. */
+export function momentsOf({ movement, dose, forms }: Work): Moment[] {
+  const working = handsWorking(dose.sides);
+  return forms.flatMap((form) =>
+    HANDS.flatMap((hand): Moment[] => {
+      if (working.includes(hand)) {
+        const second = movement.directions ? form.second : null;
+        return [form.demand, ...(second ? [second] : [])].map((demand) => ({ hand, form, demand: demand[hand] }));
+      }
+      const beside = form.demand.beside?.[hand];
+      return beside && beside.loadN > 0 ? [{ hand, form, demand: beside }] : [];
+    }),
+  );
+}
