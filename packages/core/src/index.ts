@@ -524,6 +524,7 @@ export { climbedBy, type LevelDemand, levelDemands } from './rules/ladders/ladde
 export { stopsOf } from './rules/safety/may-begin.js';
 export { whyNotMeasured } from './rules/safety/may-measure.js';
 export { doseToAdd, levelFor } from './rules/progress/remembered.js';
+export { type Addition, additionFor, type AdditionSubject } from './rules/progress/addition.js';
 export { doseAs, doseFor } from './rules/doses/method-dose.js';
 export { AFTER_CARE, cuesFor, DISCOMFORT_RULE } from './rules/words/method-words.js';
 export { adviseOnMorning, isNextDayCheckDue, type MorningAdvice, type MorningScores } from './rules/reports/morning.js';

@@ -59,6 +59,7 @@ export function athleteSuggestions(question: AthleteSuggestionsQuestion): Athlet
     done: sessions.map(({ sequenceId, onDay }) => ({ sequenceId, day: onDay })),
     dayOf: (sequenceId) => givenOn.get(sequenceId) ?? null,
     lookup,
+    cautions: athlete.cautions,
     today,
   });
   const lately = sessions.filter(({ onDay }) => onDay >= addDays(today, -PAST_DAYS));

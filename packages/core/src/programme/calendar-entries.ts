@@ -1,3 +1,4 @@
+import type { RecordedCaution } from '../model/athlete.js';
 import type { MovementLookup } from '../model/movement.js';
 import { inDayOrder, type Programme } from '../model/programme.js';
 import type { Sequence } from '../model/sequence.js';
@@ -23,8 +24,9 @@ export function calendarEntries(
   programme: Programme,
   sequences: PlanSequences,
   lookup: MovementLookup,
+  cautions: readonly RecordedCaution[],
 ): CalendarEntry[] {
-  const sequenceOf = sequencesOn(programme, lookup);
+  const sequenceOf = sequencesOn(programme, lookup, { cautions });
   // Weeks of the same amount have the same sequences.
   const lengths = new Map<Sequence, number>();
   const lengthOf = (sequence: Sequence) => {

@@ -1,3 +1,4 @@
+import type { RecordedCaution } from '../model/athlete.js';
 import type { MovementLookup } from '../model/movement.js';
 import { inDayOrder, type Programme } from '../model/programme.js';
 import type { Sequence } from '../model/sequence.js';
@@ -31,6 +32,8 @@ export interface ComingQuestion {
   /** The next day of a sequence that was given by itself; null where there is none. */
   readonly dayOf: (sequenceId: string) => string | null;
   readonly lookup: MovementLookup;
+  /** As they stand today. */
+  readonly cautions: readonly RecordedCaution[];
   readonly today: string;
 }
 
@@ -57,9 +60,12 @@ export function comingPlans(question: ComingQuestion): ComingPlan[] {
   ];
 }
 
-function comingIn({ id: programmeId, programme, sequences }: StandingProgramme, { done, lookup, today }: ComingQuestion): ComingPlan[] {
+function comingIn(
+  { id: programmeId, programme, sequences }: StandingProgramme,
+  { done, lookup, cautions, today }: ComingQuestion,
+): ComingPlan[] {
   const stateOf = matchDone(programme, done, today);
-  const sequenceOf = sequencesOn(programme, lookup, () => 100);
+  const sequenceOf = sequencesOn(programme, lookup, { cautions, percentOn: () => 100 });
   return programme.plans.flatMap(({ id: planId, sequenceId, rise }): ComingPlan[] => {
     const plan = sequences.get(planId);
     const next = inDayOrder(programme.sessions).find(

@@ -26,7 +26,7 @@ export interface ProgrammeView extends ProgrammeContext {
 export function evaluateProgramme(question: ProgrammeQuestion): ProgrammeView {
   const { programme, past, done, today } = question;
   const stateOf = matchDone(programme, done, today);
-  const sequenceOf = sequencesOn(programme, question.lookup);
+  const sequenceOf = sequencesOn(programme, question.lookup, { cautions: question.athlete?.cautions ?? [] });
   const sessions = inDayOrder(programme.sessions).map((session): PlannedSession => ({
     ...session,
     weekIndex: weekIndexOf(programme, session.day),

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { shippedMovement } from '../library/index.js';
 import { parseDose, printSets } from '../model/dose-shorthand.js';
 
+import type { RecordedCaution } from '../model/athlete.js';
 import type { Programme } from '../model/programme.js';
 import { usualWay } from '../model/movement.js';
 import { write } from '../rules/checks/sessions.fixture.js';
@@ -45,7 +46,7 @@ describe('a session of a programme', () => {
     ],
   });
   const whole = SEQUENCES.get('whole')!;
-  const at = (of: Programme, index: number) => sequencesOn(of, shippedMovement)(of.sessions[index]!, whole);
+  const at = (of: Programme, index: number) => sequencesOn(of, shippedMovement, { cautions: [] })(of.sessions[index]!, whole);
 
   test('is its plan itself in a usual week, and in an easier one has less of what loads and all of what moves', () => {
     expect(at(programme, 0)).toBe(whole);
@@ -66,12 +67,30 @@ describe('a session of a programme', () => {
     });
     expect(daily.sessions.map(riseSteps(daily))).toEqual([0, 2, 4, 6]);
     const circles = write([['prepare', 'free.wrist-circles', 'free-fist', '1x8']]);
-    const counts = daily.sessions.map((session) => sequencesOn(daily, shippedMovement)(session, circles).blocks[0]!.dose.work);
+    const counts = daily.sessions.map(
+      (session) => sequencesOn(daily, shippedMovement, { cautions: [] })(session, circles).blocks[0]!.dose.work,
+    );
     expect(counts).toEqual([8, 10, 12, 14].map((count) => ({ kind: 'repetitions', count })));
     const near = write([['prepare', 'free.wrist-circles', 'free-fist', '1x19']]);
-    expect(sequencesOn(daily, shippedMovement)(daily.sessions[3]!, near).blocks[0]!.dose.work).toMatchObject({
+    expect(sequencesOn(daily, shippedMovement, { cautions: [] })(daily.sessions[3]!, near).blocks[0]!.dose.work).toMatchObject({
       count: 20,
     });
+  });
+
+  test('does not grow with a hand that hurts or is not cleared: it stays where it was when that began', () => {
+    const daily = programmeOf(on('0/1 easy', '0/2 easy', '0/3 easy', '1/1 easy'), {
+      plans: [{ id: 'easy', sequenceId: '00000000-0000-4000-8000-000000000002', rise: { steps: 2, each: 'session' } }],
+    });
+    const circles = write([['prepare', 'free.wrist-circles', 'free-fist', '1x8 L']]);
+    const countsWith = (...cautions: RecordedCaution[]) =>
+      daily.sessions.map((session) => sequencesOn(daily, shippedMovement, { cautions })(session, circles).blocks[0]!.dose.work);
+    const sore = { caution: 'sore-place', place: 'wrist-back', score: 4, since: daily.sessions[2]!.day } as const;
+    expect(countsWith({ ...sore, hand: 'left' })).toMatchObject([8, 10, 10, 10].map((count) => ({ count })));
+    expect(countsWith({ caution: 'numbness', hand: 'left' })).toMatchObject([8, 8, 8, 8].map((count) => ({ count })));
+    // What is felt a little, and the other hand, hold nothing.
+    const grown = [8, 10, 12, 14].map((count) => ({ count }));
+    expect(countsWith({ ...sore, hand: 'left', score: 2 })).toMatchObject(grown);
+    expect(countsWith({ ...sore, hand: 'right' })).toMatchObject(grown);
   });
 
   test('is what accepted suggestions made of its plan, from their day on', () => {

@@ -1,3 +1,4 @@
+import type { RecordedCaution } from '../model/athlete.js';
 import { type Dose, withAmounts } from '../model/dose.js';
 import { applyEdits } from '../model/edits.js';
 import { findLevel, type Movement, type MovementLookup } from '../model/movement.js';
@@ -5,6 +6,8 @@ import { inDayOrder, type PlannedDay, type Programme, type ProgrammePlan, weekIn
 import { type Block, type Sequence } from '../model/sequence.js';
 import { WORK } from '../rules/checks/block-views.js';
 import { inAmount } from '../rules/doses/in-amount.js';
+import { type HeldGrowth, heldGrowth } from '../rules/gate/held-growth.js';
+import { handsUsed } from '../rules/safety/hands-used.js';
 import { STEP_OF } from '../rules/progress/level-standing.js';
 import { itemAt, must } from '../vocabulary/lists.js';
 import { USUAL_RANGES, type UsualRange } from '../vocabulary/usual-ranges.js';
@@ -52,6 +55,14 @@ export function changedBy(programme: Programme, { planId, day }: Omit<PlannedDay
   });
 }
 
+/** For whom, and by which amounts, the sequences of a programme are found. */
+export interface PlannedFor {
+  /** As restrictions stand today: what uses a hand that hurts or is not cleared doesn’t grow by itself. */
+  readonly cautions: readonly RecordedCaution[];
+  /** How much of its plan’s loading work a day holds, percent; as its week has it where this is left out. */
+  readonly percentOn?: (day: string) => number;
+}
+
 /**
  * The sequence of a session: its plan as changed until that day, grown by its own steps, with as much of what loads as its week holds.
  * The same plan, steps and amount give the same objects, so that what is known of them stays known.
@@ -59,16 +70,17 @@ export function changedBy(programme: Programme, { planId, day }: Omit<PlannedDay
 export function sequencesOn(
   programme: Programme,
   lookup: MovementLookup,
-  percentOn = (day: string) => amountAt(programme, day),
+  { cautions, percentOn = (day) => amountAt(programme, day) }: PlannedFor,
 ): (session: PlannedDay, plan: Sequence) => Sequence {
   const stepsOf = riseSteps(programme);
   const baseOf = stepsBefore(programme, stepsOf);
+  const mostOf = stepsHeld(programme, stepsOf, heldGrowth(cautions), lookup);
   return (session, plan) => {
     const changed = changedBy(programme, session, plan);
     const [all, percent] = [stepsOf(session), percentOn(session.day)];
     if (all === 0 && percent === 100) return changed;
     const movements = movementsOf(changed, lookup);
-    const steps = changed.blocks.map(({ id }) => all - baseOf(session, id));
+    const steps = changed.blocks.map((block) => Math.max(0, Math.min(all, mostOf(session, block)) - baseOf(session, block.id)));
     return grownPlan(changed, [percent, ...steps, ...movements], () => ({
       ...changed,
       blocks: changed.blocks.map((block, index) => {
@@ -96,6 +108,27 @@ function stepsBefore(
       0,
       ...bases.filter((base) => base.planId === planId && base.blockId === blockId && base.fromDay <= day).map(({ steps }) => steps),
     );
+}
+
+/** How far a block may have grown at most: as far as it had when its hand began to hurt, or was barred. */
+function stepsHeld(
+  { sessions }: Programme,
+  stepsOf: (session: PlannedDay) => number,
+  held: readonly HeldGrowth[],
+  lookup: MovementLookup,
+): (session: PlannedDay, block: Block) => number {
+  if (held.length === 0) return () => Infinity;
+  return ({ planId }, { movementId, levelId, dose }) => {
+    const movement = lookup(movementId);
+    const level = movement && findLevel(movement, levelId);
+    const hands = level ? handsUsed(level, dose.sides) : [];
+    const mine = held.filter(({ hand }) => hands.includes(hand));
+    const until = ({ since }: HeldGrowth): number => {
+      const before = since === null ? [] : sessions.filter((each) => each.planId === planId && each.day < since);
+      return Math.max(0, ...before.map(stepsOf));
+    };
+    return Math.min(Infinity, ...mine.map(until));
+  };
 }
 
 const changedPlan = rememberer<Sequence>();

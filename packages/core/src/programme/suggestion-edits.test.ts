@@ -23,7 +23,7 @@ const carried = (effect: SuggestionEffect) => carriedOutIn('p1', standing.progra
 /** The dose of the support in each session of a programme, in their order. */
 const dosesOf = (programme = standing.programme, plan = planOf()) =>
   programme.sessions.map((session) => {
-    const { blocks } = sequencesOn(programme, shippedMovement)(session, plan);
+    const { blocks } = sequencesOn(programme, shippedMovement, { cautions: [] })(session, plan);
     return printDose(itemAt(blocks, 2).dose).split(' ')[0];
   });
 

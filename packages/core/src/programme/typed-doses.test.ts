@@ -5,6 +5,7 @@ import type { RecordedCaution } from '../model/athlete.js';
 import { retypeDose } from '../model/dose-shorthand.js';
 import { type SuggestionKind, type SuggestionOption, checkTyped, withTypedDose } from '../rules/suggestions/index.js';
 import { must } from '../vocabulary/lists.js';
+import { EQUIPMENT } from '../vocabulary/places.js';
 import { suggestionsFor, nextIn, of, planOf, SUPPORT, type Went } from './suggestions.fixture.js';
 import { runs } from '../properties.fixture.js';
 
@@ -85,7 +86,7 @@ test('while a stop stands, no dose at all is offered for a block that loads that
       { daysAgo: 2, supportHurts: other, supportFaults: ['Held breath'] },
     ]);
   const typedFor = (all: readonly Went[], cautions: readonly RecordedCaution[]) =>
-    suggestionsFor(all, { programmes: [nextIn(1)], athlete: { cautions, equipment: [] } })
+    suggestionsFor(all, { programmes: [nextIn(1)], athlete: { cautions, equipment: EQUIPMENT } })
       .flatMap(({ options }) => options)
       .filter(({ typed }) => typed?.movementId === SUPPORT).length;
   let withoutStop = 0;

@@ -19,30 +19,27 @@ function demandsOn({ forms, account }: BlockView, hand: Hand): HandDemand[] {
 /**
  * What is wrong with a block for somebody, found from the demands themselves and not by the gate: things that are not there, loads before a clearance,
  * numbers over the caps of a restriction, and efforts that nobody has.
+ * @param was the block before it was changed: what it used is there
  */
-export function wrongIn({ athlete }: SessionView, block: BlockView): string[] {
-  const {
-    movement,
-    level,
-    block: { dose },
-  } = block;
-  const wrong: string[] = [];
-  const cautions = athlete?.cautions ?? [];
-  for (const thing of equipmentFor(movement, level, dose)) if (!athlete?.equipment.includes(thing)) wrong.push(`no ${thing}`);
-  for (const hand of HANDS) {
-    const demands = demandsOn(block, hand);
-    if (demands.length === 0) continue;
-    const effort = Math.max(...demands.map(({ effortPercent }) => effortPercent));
-    if (effort > 100.5) wrong.push(`${hand}: ${effort.toFixed(0)} % of the maximum`);
-    for (const entry of cautions.filter((each) => (each.hand ?? 'both') === 'both' || each.hand === hand)) {
-      if (isStanding(entry) && level.loading !== 'unloaded') wrong.push(`${hand}: ${entry.caution} is not cleared`);
-      if (movement.cautions.some(({ avoid, concerns }) => avoid && concerns.includes(entry.caution)))
-        wrong.push(`${hand}: left out with ${entry.caution}`);
-      for (const caps of capsOf(entry))
-        for (const demand of demands) wrong.push(...over(caps, block, demand).map((what) => `${hand}: ${entry.caution}: ${what}`));
-    }
-  }
-  return wrong;
+export function wrongIn({ athlete }: SessionView, block: BlockView, was?: BlockView): string[] {
+  const used = was ? equipmentFor(was.movement, was.level, was.block.dose) : [];
+  const missing = equipmentFor(block.movement, block.level, block.block.dose).filter(
+    (thing) => !athlete?.equipment.includes(thing) && !used.includes(thing),
+  );
+  return [...missing.map((thing) => `no ${thing}`), ...HANDS.flatMap((hand) => wrongOn(hand, block, athlete?.cautions ?? []))];
+}
+
+function wrongOn(hand: Hand, block: BlockView, cautions: readonly RecordedCaution[]): string[] {
+  const demands = demandsOn(block, hand);
+  if (demands.length === 0) return [];
+  const effort = Math.max(...demands.map(({ effortPercent }) => effortPercent));
+  const mine = cautions.filter((each) => (each.hand ?? 'both') === 'both' || each.hand === hand);
+  const wrong = mine.flatMap((entry) => [
+    ...(isStanding(entry) && block.level.loading !== 'unloaded' ? ['not cleared'] : []),
+    ...(block.movement.cautions.some(({ avoid, concerns }) => avoid && concerns.includes(entry.caution)) ? ['left out'] : []),
+    ...capsOf(entry).flatMap((caps) => demands.flatMap((demand) => over(caps, block, demand))),
+  ]);
+  return [...(effort > 100.5 ? [`${effort.toFixed(0)} % of the maximum`] : []), ...wrong].map((what) => `${hand}: ${what}`);
 }
 
 const isStanding = ({ caution, clearedOn }: RecordedCaution) => CAUTIONS[caution].rule === 'refer' && !clearedOn;

@@ -65,7 +65,17 @@ const madeIn = (view: SessionView, then: SessionView) =>
 function expectSound(view: SessionView, edits: readonly Edit[], proposer: string): SessionView {
   count(proposer);
   const then = after(view, edits);
-  expect({ proposer, edits, wrong: madeIn(view, then).flatMap((block) => wrongIn(view, block)) }).toEqual({ proposer, edits, wrong: [] });
+  expect({
+    proposer,
+    edits,
+    wrong: madeIn(view, then).flatMap((block) =>
+      wrongIn(
+        view,
+        block,
+        view.blocks.find((was) => was.block.id === block.block.id),
+      ),
+    ),
+  }).toEqual({ proposer, edits, wrong: [] });
   const stopsIn = (of: SessionView) => findingsOf(of).filter(({ check }) => check.severity === 'stop');
   expect(stopsIn(then).length).toBeLessThanOrEqual(stopsIn(view).length);
   return then;
@@ -96,7 +106,7 @@ describe('nothing that is proposed raises a stop, passes a limit, uses what is n
         for (const { edits } of offersFor(view, finding))
           expectSound(view, edits, `answer to ${TOO_MUCH.includes(finding.check.id) ? 'too much' : 'the rest'}`);
       }),
-      runs(60),
+      runs(70),
     );
   });
 
@@ -111,7 +121,7 @@ describe('nothing that is proposed raises a stop, passes a limit, uses what is n
           if (now) expect({ edits, more: moreIn(now, before, reason === 'hurts') }).toEqual({ edits, more: [] });
         }
       }),
-      runs(60),
+      runs(80),
     );
   });
 

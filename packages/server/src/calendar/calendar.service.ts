@@ -1,5 +1,5 @@
 import type { CalendarLink } from '@clay-pot/contracts';
-import { calendarEntries, type Programme } from '@clay-pot/core';
+import { calendarEntries, cautionsOn, type Programme } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import { randomBytes } from 'node:crypto';
 import { DataSource, In, IsNull } from 'typeorm';
@@ -8,7 +8,7 @@ import { StudioRow } from '../accounts/entities.js';
 import { hashToken } from '../accounts/sign-in.service.js';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import { StudioScope } from '../database/studio-scope.js';
-import { Clock } from '../http/clock.js';
+import { Clock, dayIn } from '../http/clock.js';
 import { notFound } from '../http/problem.js';
 import { LibraryService } from '../library/library.service.js';
 import { ProgrammeRow } from '../programmes/programme.entity.js';
@@ -30,8 +30,8 @@ export class CalendarService {
 
   /** One programme as a file. @throws 404 */
   async ofProgramme(scope: StudioScope, id: string): Promise<string> {
-    const { title, document } = await scope.of(ProgrammeRow).get(id, 'programme');
-    return this.written(scope, title, [[id, document]]);
+    const { title, document, athleteId } = await scope.of(ProgrammeRow).get(id, 'programme');
+    return this.written(scope, title, athleteId, [[id, document]]);
   }
 
   /** Whether somebody’s calendar has an address, and since when; the address itself is shown once, when it is made. */
@@ -69,14 +69,17 @@ export class CalendarService {
     return this.written(
       scope,
       studio.name,
+      link.athleteId,
       rows.map(({ id, document }) => [id, document]),
     );
   }
 
-  private async written(scope: StudioScope, name: string, programmes: [string, Programme][]): Promise<string> {
+  private async written(scope: StudioScope, name: string, athleteId: string, programmes: [string, Programme][]): Promise<string> {
     const ids = programmes.flatMap(([, { plans }]) => plans.map(({ sequenceId }) => sequenceId));
     const library = await this.library.of(scope);
     const rows = ids.length > 0 ? await scope.of(SequenceRow).find({ where: { id: In(ids), removedAt: IsNull() } }) : [];
+    const athlete = await scope.of(AthleteRow).one({ id: athleteId });
+    const cautions = athlete ? cautionsOn(athlete, dayIn(scope.timeZone, this.clock.now())) : [];
     const entries = programmes.flatMap(([id, programme]) => {
       const sequences = new Map(
         programme.plans.flatMap((plan) => {
@@ -84,7 +87,7 @@ export class CalendarService {
           return row ? [[plan.id, row.document] as const] : [];
         }),
       );
-      return calendarEntries(id, programme, sequences, library.movement);
+      return calendarEntries(id, programme, sequences, library.movement, cautions);
     });
     return icsOf(name, scope.timeZone, entries, this.clock.now());
   }

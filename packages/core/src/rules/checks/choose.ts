@@ -102,7 +102,7 @@ export function easing(view: SessionView, seen: BlockView, holds: (work: Work) =
 }
 
 /** Whether the gate is closed to it, whatever its dose: an unusual dose was the coach’s own. */
-export const isBarred = (view: SessionView, work: Work): boolean => refusalsOf(view, work).some(({ rule }) => rule !== 'dose-outside');
+const isBarred = (view: SessionView, work: Work): boolean => refusalsOf(view, work).some(({ rule }) => rule !== 'dose-outside');
 
 /** The block after this one, to put something in between. */
 export const after = ({ blocks }: SessionView, { index }: BlockView): string | null => blocks[index + 1]?.block.id ?? null;

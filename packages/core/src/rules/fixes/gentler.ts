@@ -9,9 +9,9 @@ import { roughHeightM } from '../../model/posture.js';
 import { kilogramsOf } from '../../mechanics/as-dosed.js';
 import { handsWorking } from '../../vocabulary/hands.js';
 import { OWN_LOADS } from '../../vocabulary/own-load.js';
-import { isBarred } from '../checks/choose.js';
+import { usesNoMore } from '../gate/at-hand.js';
 import { asksMoreThan, type EaseReason } from '../gate/asks-no-more.js';
-import { isOpen, workOf } from '../gate/gate.js';
+import { isOpen, refusalsOf, workOf } from '../gate/gate.js';
 import { type Work, workIn } from '../gate/moments.js';
 import { doseFor } from '../doses/method-dose.js';
 import { unusualInDose, usualDose } from '../doses/usual-dose.js';
@@ -51,9 +51,13 @@ export function gentlerFor(view: SessionView, block: BlockView, reason: EaseReas
 function isGentler(view: SessionView, seen: BlockView, edits: readonly Edit[], reason: EaseReason): boolean {
   return edits.every((edit) => {
     const work = edit.kind === 'change' ? becoming(view, seen, edit) : null;
-    return work === null || (!isBarred(view, work) && asksMoreThan(work, workIn(seen), reason) === null);
+    return work === null || (isLetThrough(view, seen, work) && asksMoreThan(work, workIn(seen), reason) === null);
   });
 }
+
+/** What the block uses already is at hand, whether or not somebody wrote it down; an unusual dose was the coach’s own. */
+const isLetThrough = (view: SessionView, seen: BlockView, work: Work): boolean =>
+  refusalsOf(view, work).every(({ rule }) => rule === 'dose-outside' || (rule === 'equipment-missing' && usesNoMore(view, work, seen)));
 
 /** What a changed block is for this person; null where its movement or level is gone. */
 function becoming(

@@ -5,6 +5,8 @@ import { HANDS } from '../../vocabulary/hands.js';
 import { same } from '../../vocabulary/same.js';
 import { SEVERITIES, type Severity } from '../checks/finding.js';
 import { type Finding, findingsOf } from '../checks/index.js';
+import { usesNoMore } from '../gate/at-hand.js';
+import { workIn } from '../gate/moments.js';
 
 /** Checks that say a block is too much for somebody: each is answered by gentler forms of it. */
 export const TOO_MUCH: readonly string[] = [
@@ -48,12 +50,10 @@ export function objectionsIn(
   view: SessionView,
   { upTo, isEasing = false, mayStay = false, before = foundIn(view) }: Judging,
 ): string[] {
-  const made = new Set(madeBy(view, after).map(({ block }) => block.id));
-  const tooMuch = found
-    .filter(({ check, blockIds }) => TOO_MUCH.includes(check.id) && blockIds.some((id) => made.has(id)))
-    .map(({ check }) => check.id);
+  const made = madeBy(view, after);
+  const tooMuch = made.flatMap((block) => tooMuchIn(block, found, view));
   const objections = [...(mayStay ? [] : tooMuch), ...raised(before, found, upTo)];
-  if (isEasing && madeBy(view, after).some((block) => isMoreWork(block, view))) objections.push(MORE_WORK);
+  if (isEasing && made.some((block) => isMoreWork(block, view))) objections.push(MORE_WORK);
   return [...new Set(objections)];
 }
 const MORE_WORK = 'more-work';
@@ -64,6 +64,17 @@ function foundIn(view: SessionView): readonly Finding[] {
   const found = FOUND.get(view) ?? findingsOf(view);
   FOUND.set(view, found);
   return found;
+}
+
+/** In what a block is too much. What it used already as it was is at hand, whether or not somebody wrote it down. */
+function tooMuchIn(now: BlockView, found: readonly Finding[], view: SessionView): string[] {
+  const was = view.blocks.find(({ block }) => block.id === now.block.id);
+  const isThere = was !== undefined && usesNoMore(view, workIn(now), was);
+  return found
+    .filter(
+      ({ check: { id }, blockIds }) => TOO_MUCH.includes(id) && blockIds.includes(now.block.id) && !(id === 'equipment-missing' && isThere),
+    )
+    .map(({ check }) => check.id);
 }
 
 /** The blocks that are other than they were. */

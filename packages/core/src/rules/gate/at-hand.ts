@@ -1,4 +1,4 @@
-import type { SessionView } from '../../effort/session-view.js';
+import type { BlockView, SessionView } from '../../effort/session-view.js';
 import type { Dose } from '../../model/dose.js';
 import { equipmentFor, type Level, type Movement } from '../../model/movement.js';
 import type { Equipment } from '../../vocabulary/places.js';
@@ -17,3 +17,16 @@ export const lackingFor = (subject: WithEquipment, movement: Movement, level: Le
   subject.athlete
     ? missingFor(subject, movement, level, dose)
     : equipmentFor(movement, level, dose).filter((thing) => !ANYWHERE.includes(thing));
+
+/** What a block does, as far as it needs things. */
+interface Needing {
+  readonly movement: Movement;
+  readonly level: Level;
+  readonly dose: Dose;
+}
+
+/** Whether something needs nothing that is missing, beside what a block uses already: that is there, whether or not somebody wrote it down. */
+export function usesNoMore(subject: WithEquipment, { movement, level, dose }: Needing, than: BlockView): boolean {
+  const there = equipmentFor(than.movement, than.level, than.block.dose);
+  return lackingFor(subject, movement, level, dose).every((thing) => there.includes(thing));
+}

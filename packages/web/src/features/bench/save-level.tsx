@@ -1,11 +1,12 @@
 import { MOVEMENT_LIMITS, nameFor } from '@clay-pot/core';
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
-import { useSequences } from '../../api/queries.js';
+import { useAthlete, useSequences } from '../../api/queries.js';
+import { useStandingCautions } from '../../domain/athlete/standing-cautions.js';
 import { Button } from '../../ui/button.js';
 import { TextField } from '../../ui/field.js';
 import { SearchChoice } from '../../ui/search-choice.js';
-import { type FromBlock, intoBlock, intoSequence, type Keeping, useKeep, useOwnTarget } from './use-keep.js';
+import { type FromBlock, intoBlock, intoSequence, type Keeping, type LevelFor, useKeep, useOwnTarget } from './use-keep.js';
 
 interface Props extends Keeping {
   /** A block that the level goes back into. */
@@ -21,6 +22,9 @@ export function SaveLevel({ block, suggested, ...keeping }: Props) {
   const keep = useKeep(keeping);
   const navigate = useNavigate();
   const sequences = useSequences().data ?? [];
+  const athlete = useAthlete(who.athleteId).data;
+  const cautions = useStandingCautions(athlete);
+  const subject: LevelFor = { person: who.person, athlete: athlete ? { cautions, equipment: athlete.equipment } : null };
   const { register, handleSubmit, setError, formState } = useForm<{ name: string }>({ defaultValues: { name: '' } });
   const { isSubmitting, errors } = formState;
   const query = who.athleteId ? `?athlete=${who.athleteId}` : '';
@@ -45,7 +49,7 @@ export function SaveLevel({ block, suggested, ...keeping }: Props) {
             disabled={isSubmitting}
             onClick={() =>
               void doing(async (kept) => {
-                await intoBlock(block, kept);
+                await intoBlock(subject, block, kept);
                 return `/sequences/${block.sequenceId}${query}`;
               })
             }
@@ -62,7 +66,7 @@ export function SaveLevel({ block, suggested, ...keeping }: Props) {
           choose={(sequenceId) => {
             if (sequenceId === '') return;
             void doing(async (kept) => {
-              await intoSequence(sequenceId, who.person, kept);
+              await intoSequence(sequenceId, subject, kept);
               return `/sequences/${sequenceId}${query}`;
             });
           }}

@@ -2,8 +2,12 @@ import type { StoredMovement, StoredSequence } from '@clay-pot/contracts';
 import {
   type Block,
   checkMovement,
+  type Dose,
   doseFor,
+  firstOf,
   freshBlockId,
+  gate,
+  type GateSubject,
   inPhaseOrder,
   insertLevel,
   type Level,
@@ -11,6 +15,7 @@ import {
   movementFor,
   nameFor,
   type Person,
+  sentenceText,
   type Sequence,
   USUAL_PHASE,
   weakerHand,
@@ -83,19 +88,42 @@ function firstOfIts({ athleteId, person, name }: NamedSubject, movement: Movemen
   return insertLevel({ ...movement, id, name: `${movement.name} (custom)` }, level);
 }
 
-/** The block keeps its dose and takes the level. */
-export async function intoBlock({ sequenceId, blockId }: FromBlock, { stored, level }: Kept): Promise<StoredSequence> {
-  return changed(sequenceId, ({ blocks }) =>
-    blocks.map((block) => (block.id === blockId ? { ...block, movementId: stored.id, levelId: level.id } : block)),
+/** For whom a level goes into a sequence: nobody in particular without what is on record. */
+export interface LevelFor {
+  readonly person: Person;
+  readonly athlete: GateSubject['athlete'];
+}
+
+/** Refuses what the gate does. @throws Error that says why, and that the level itself is kept */
+function mustPass(subject: LevelFor, document: Sequence, movement: Movement, level: Level, dose: Dose): void {
+  const answer = gate({ ...subject, method: methodFor(document) }, movement, level, dose);
+  if (answer.verdict !== 'not') return;
+  const why = sentenceText(firstOf(answer.refusals).why).replace(/\.$/, '');
+  throw new Error(`The level is saved, but it wasn’t added to the sequence: ${why}.`);
+}
+
+/** The block keeps its dose and takes the level. @throws Error where the gate lets it not through */
+export async function intoBlock(subject: LevelFor, { sequenceId, blockId }: FromBlock, { stored, level }: Kept): Promise<StoredSequence> {
+  const movement: Movement = { ...stored.movement, id: stored.id };
+  return changed(sequenceId, (document) =>
+    document.blocks.map((block) => {
+      if (block.id !== blockId) return block;
+      mustPass(subject, document, movement, level, block.dose);
+      return { ...block, movementId: stored.id, levelId: level.id };
+    }),
   );
 }
 
-/** A new block with the level, in the phase where such movements usually stand, dosed as the sequence's method would for this person. */
-export function intoSequence(sequenceId: string, person: Person, { stored, level }: Kept): Promise<StoredSequence> {
+/**
+ * A new block with the level, in the phase where such movements usually stand, dosed as the sequence's method would for this person.
+ * @throws Error where the gate lets it not through
+ */
+export function intoSequence(sequenceId: string, subject: LevelFor, { stored, level }: Kept): Promise<StoredSequence> {
   const movement: Movement = { ...stored.movement, id: stored.id };
   return changed(sequenceId, (document) => {
     const { blocks } = document;
-    const dose = doseFor(movement, level, methodFor(document), weakerHand(person));
+    const dose = doseFor(movement, level, methodFor(document), weakerHand(subject.person), subject.athlete?.cautions);
+    mustPass(subject, document, movement, level, dose);
     const id = freshBlockId(document, stored.id);
     const fresh: Block = { id, phase: USUAL_PHASE[movement.family], movementId: stored.id, levelId: level.id, dose };
     return inPhaseOrder([...blocks, fresh]);

@@ -1,12 +1,11 @@
 import { firstName } from '../../ui/format.js';
 import type { Athlete } from '@clay-pot/contracts';
 import {
-  doseToAdd,
+  additionFor,
   type FamilyId,
   FAMILIES,
   type Gap,
   type Hand,
-  levelFor,
   type Method,
   type Movement,
   type PastSession,
@@ -67,10 +66,11 @@ export const Shelf = memo(function Shelf({ athlete, subject, search, weaker, met
   /** What would be added of a movement now. */
   const additionOf = useCallback(
     (movement: Movement): Addition => {
-      const level = levelFor(movement, passingLevels(movement, filter), past, now) ?? movement.ladder[0];
-      return { movement, level, dose: doseToAdd(movement, level, { method, weaker, cautions, past }) };
+      const restricted = athlete ? { cautions, equipment: athlete.equipment } : null;
+      const wanted = { person: subject.person, athlete: restricted, method, weaker, past, now };
+      return { movement, ...additionFor(wanted, movement, passingLevels(movement, filter)) };
     },
-    [filter, past, now, method, weaker, cautions],
+    [filter, past, now, method, weaker, cautions, athlete, subject.person],
   );
   const { peeked, peek } = usePeek(additionOf);
   const add = useCallback(
