@@ -538,6 +538,8 @@ export { checkMutes } from './rules/checks/check-mutes.js';
 export { type Severity } from './rules/checks/finding.js';
 export { type Offer, offersStepwise } from './rules/fixes/offered.js';
 export { type Ease, easesFor, kindOf } from './rules/fixes/on-the-spot.js';
+export { handsUsed } from './rules/safety/hands-used.js';
+export { precautionsFor, type Precautions } from './rules/gate/precautions.js';
 export { asksMoreThan, type EaseReason } from './rules/gate/asks-no-more.js';
 export { gate, type GateAnswer, type GateRule, type GateSubject, isOpen, type Refusal } from './rules/gate/gate.js';
 export { CHECKS, type Finding, findingsOf, keyOfFinding } from './rules/checks/index.js';

@@ -207,9 +207,8 @@ export function sampleCurve(
   );
 }
 
-/** The hardest action of the hand that works harder; undefined when nothing has to be held. */
-export const hardestOf = (demand: Demand): ActionEffort | undefined =>
-  HANDS.flatMap((hand) => demand[hand].efforts[0] ?? []).reduce<ActionEffort | undefined>(
-    (most, each) => (most && most.effortPercent >= each.effortPercent ? most : each),
-    undefined,
-  );
+/** The hardest action of the hand that works harder; undefined when nothing has to be held. @param hands that are looked at */
+export const hardestOf = (demand: Demand, hands: readonly Hand[] = HANDS): ActionEffort | undefined =>
+  hands
+    .flatMap((hand) => demand[hand].efforts[0] ?? [])
+    .reduce<ActionEffort | undefined>((most, each) => (most && most.effortPercent >= each.effortPercent ? most : each), undefined);

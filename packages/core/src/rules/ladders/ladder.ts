@@ -1,5 +1,6 @@
 import { itemAt } from '../../vocabulary/lists.js';
 import type { Person } from '../../mechanics/capacity.js';
+import { asDosed } from '../../mechanics/as-dosed.js';
 import { type Demand, demandOf } from '../../mechanics/demand.js';
 import type { Dose } from '../../model/dose.js';
 import type { Level, Movement } from '../../model/movement.js';
@@ -21,7 +22,8 @@ export interface LevelDemand {
 /** Every level of a ladder with its demand for a person. @throws as `demandOf` */
 export function levelDemands(person: Person, movement: Movement): LevelDemand[] {
   return movement.ladder.map((level) => {
-    const demand = demandOf(person, level);
+    // At its usual dose, as a block of it is shown: an effort that the dose keeps up counts.
+    const demand = demandOf(person, asDosed(person, level, level.dose));
     return { level, demand, climbed: climbedBy(movement, level, demand) };
   });
 }

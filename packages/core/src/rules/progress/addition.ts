@@ -2,7 +2,8 @@ import type { PastSession } from '../../effort/past.js';
 import type { Dose } from '../../model/dose.js';
 import type { Level, Movement } from '../../model/movement.js';
 import type { Hand } from '../../vocabulary/hands.js';
-import { firstRefusal, type GateSubject, isOpen, type Refusal, workOf } from '../gate/gate.js';
+import { type GateSubject, type Refusal, refusalsOf, workOf } from '../gate/gate.js';
+import type { Work } from '../gate/moments.js';
 import { doseToAdd, levelFor } from './remembered.js';
 
 /** For whom and when a movement is added. */
@@ -29,8 +30,12 @@ export interface Addition {
 export function additionFor(subject: AdditionSubject, movement: Movement, among: readonly Level[] = movement.ladder): Addition {
   const { method, weaker, past, now, athlete } = subject;
   const dosed = (level: Level) => doseToAdd(movement, level, { method, weaker, past, cautions: athlete?.cautions ?? [] });
-  const open = among.filter((level) => isOpen(subject, movement, level, dosed(level)));
+  const refusalOf = (level: Level) => refusalFor(subject, workOf(subject, movement, level, dosed(level)));
+  const open = among.filter((level) => refusalOf(level) === null);
   const level = levelFor(movement, open, past, now) ?? among[0] ?? movement.ladder[0];
-  const dose = dosed(level);
-  return { level, dose, refusal: open.includes(level) ? null : firstRefusal(subject, workOf(subject, movement, level, dose)) };
+  return { level, dose: dosed(level), refusal: refusalOf(level) };
 }
+
+/** For anybody in general nothing is missing: the coach who adds it knows the room. */
+const refusalFor = (subject: AdditionSubject, work: Work): Refusal | null =>
+  refusalsOf(subject, work).find(({ rule }) => subject.athlete !== null || rule !== 'equipment-missing') ?? null;

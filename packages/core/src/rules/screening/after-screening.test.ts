@@ -1,3 +1,4 @@
+import { handsUsed } from '../safety/hands-used.js';
 import { sentenceText } from '../../vocabulary/sentence.js';
 import { describe, expect, test } from '@jest/globals';
 import { shippedMovement, LIBRARY } from '../../library/index.js';
@@ -70,8 +71,18 @@ describe('what is left of the shelf', () => {
     expect(levels(open({ signs: [{ sign: 'pop', hand: 'both' }] }))).toBe(0);
   });
 
-  test('one hand that is free keeps a level open; whatever is off says why', () => {
-    expect(levels(open({ signs: [{ sign: 'pop', hand: 'left' }] }))).toBe(levels(open({})));
+  test('beside a hand at rest only that stays open which the other does alone, without a planted hand beside it', () => {
+    const right = open({ signs: [{ sign: 'pop', hand: 'left' }] });
+    expect(levels(right)).toBeGreaterThan(150);
+    for (const { movementId, openLevels } of right) {
+      const { ladder, sides } = shippedMovement(movementId)!;
+      const alone = ladder.filter((level) => sides.some((plan) => !handsUsed(level, plan).includes('left')));
+      expect([movementId, openLevels]).toEqual([movementId, alone.map(({ id }) => id)]);
+    }
+    expect(right.find(({ movementId }) => movementId === 'bearing.palm-support')!.openLevels).toEqual([]);
+  });
+
+  test('whatever is off says why', () => {
     const sore = open({ symptoms: (['left', 'right'] as const).map((hand) => ({ place: 'wrist-back', hand, kind: 'ache', score: 7 })) });
     expect(levels(sore)).toBeLessThan(levels(open({})));
     for (const { openLevels, ofLevels, why } of sore) expect(why === null).toBe(openLevels.length === ofLevels);

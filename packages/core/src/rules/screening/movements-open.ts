@@ -1,11 +1,11 @@
-import { type Sentence } from '../../vocabulary/sentence.js';
-import { demandOf } from '../../mechanics/demand.js';
+import { say, type Sentence } from '../../vocabulary/sentence.js';
 import type { Person } from '../../mechanics/capacity.js';
 import type { RecordedCaution } from '../../model/athlete.js';
 import type { Level, Movement } from '../../model/movement.js';
-import { HANDS } from '../../vocabulary/hands.js';
-import { againstLoad } from '../safety/against-load.js';
-import { concernsOf } from '../safety/clearance.js';
+import { workOf } from '../gate/gate.js';
+import type { Work } from '../gate/moments.js';
+import { leftOutBy, limitBroken, waitsFor } from '../gate/restrictions.js';
+import { cautionAdvice } from '../safety/cautions.js';
 
 /** Which levels of a movement somebody’s cautions leave open, and the first reason against one that is not. */
 export interface MovementOpen {
@@ -16,7 +16,7 @@ export interface MovementOpen {
   readonly why: Sentence | null;
 }
 
-/** What of the shelf is off for somebody: a level is open where at least one hand may do it. Range, strength and things at hand are asked elsewhere. @param cautions as they stand on the day */
+/** What of the shelf is off for somebody: a level is open where it may be done in one of its movement’s ways with the hands. Range, strength and things at hand are asked elsewhere. @param cautions as they stand on the day */
 export function movementsOpen(person: Person, movements: readonly Movement[], cautions: readonly RecordedCaution[]): MovementOpen[] {
   return movements.map((movement) => {
     const closed: Sentence[] = [];
@@ -35,12 +35,18 @@ export function movementsOpen(person: Person, movements: readonly Movement[], ca
   });
 }
 
-/** Why neither hand may do a level; null where one may. */
+/** Why a level may be done in none of its movement’s ways with the hands; null where it may in one. */
 function whyOff(person: Person, movement: Movement, level: Level, cautions: readonly RecordedCaution[]): Sentence | null {
-  const demand = demandOf(person, level);
-  const reasons = HANDS.map((hand) => {
-    const { avoid } = concernsOf(movement, level, cautions, [hand]);
-    return againstLoad(level, demand[hand], cautions, hand)[0] ?? avoid[0] ?? null;
-  });
+  const reasons = movement.sides.map((sides) => whyNot(workOf({ person }, movement, level, { ...level.dose, sides }), cautions));
   return reasons.every((why) => why !== null) ? (reasons[0] ?? null) : null;
+}
+
+function whyNot(work: Work, cautions: readonly RecordedCaution[]): Sentence | null {
+  const waiting = cautions.find((entry) => waitsFor(entry, work));
+  if (waiting) return cautionAdvice(waiting);
+  for (const entry of cautions) {
+    const limit = limitBroken(entry, work);
+    if (limit) return say`${limit.broken}. ${cautionAdvice(entry)}`;
+  }
+  return leftOutBy(cautions, work)[0] ?? null;
 }

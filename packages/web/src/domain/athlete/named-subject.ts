@@ -8,19 +8,22 @@ export interface NamedSubject extends SubjectOnRecord {
   readonly name: string;
   /** Undefined for the reference person. */
   readonly athleteId: string | undefined;
+  /** Whether tests and sessions of theirs are still on their way: numbers may change once they are here. */
+  readonly isLoading: boolean;
 }
 
 /** An athlete as the computations read one; without an athlete the reference person. */
 export function useSubject(athleteId: string | undefined): NamedSubject {
   const athlete = useAthlete(athleteId).data;
-  const readings = useReadings(athleteId).data;
-  const seen = useEvidence(athleteId).data;
+  const { data: readings, isLoading: readingsLoad } = useReadings(athleteId);
+  const { data: seen, isLoading: evidenceLoads } = useEvidence(athleteId);
+  const isLoading = readingsLoad || evidenceLoads;
   return useMemo(() => {
     const today = isoToday();
     if (!athlete) {
       const person = referencePerson(REFERENCE_BODIES['not stated'], today);
-      return { person, name: 'an average adult', estimated: [], athleteId: undefined };
+      return { person, name: 'an average adult', estimated: [], athleteId: undefined, isLoading: false };
     }
-    return { ...personOf(athlete, readings ?? [], today, seen), name: athlete.name, athleteId: athlete.id };
-  }, [athlete, readings, seen]);
+    return { ...personOf(athlete, readings ?? [], today, seen), name: athlete.name, athleteId: athlete.id, isLoading };
+  }, [athlete, readings, seen, isLoading]);
 }

@@ -1,9 +1,8 @@
 import { readable } from '../measuring/units.js';
-import { advicesOf, againstLoad, concernsOf, demandOf, HANDS, type Level, type Movement } from '@clay-pot/core';
+import { advicesOf, type Level, type Movement, precautionsFor } from '@clay-pot/core';
 import { useMemo } from 'react';
 import { useAthlete } from '../../api/queries.js';
 import { useSubject } from './named-subject.js';
-import { possibly } from '../movement/possibly.js';
 import { useStandingCautions } from './standing-cautions.js';
 
 interface Props {
@@ -18,18 +17,16 @@ export function PrecautionsPanel({ athleteId, movement, level }: Props) {
   const athlete = useAthlete(athleteId).data;
   const cautions = useStandingCautions(athlete);
   const { person } = useSubject(athleteId);
-  const tooMuch = useMemo(() => {
-    const demand = level && cautions.length > 0 ? possibly(() => demandOf(person, level)).value : null;
-    if (!demand || !level) return [];
-    return [...new Set(HANDS.flatMap((hand) => againstLoad(level, demand[hand], cautions, hand).map(readable)))];
-  }, [person, level, cautions]);
+  const own = useMemo(
+    () => (movement && level && cautions.length > 0 ? precautionsFor(person, movement, level, cautions) : null),
+    [person, movement, level, cautions],
+  );
   if (!athlete) return null;
-  const own = movement && level ? concernsOf(movement, level, cautions) : null;
-  const advices = advicesOf(cautions);
-  const stops = (own ? own.stops : advices.filter(({ forbids }) => forbids).map(({ text }) => text)).map(readable);
-  const care = own ? own.care : advices.filter(({ forbids }) => !forbids).map(({ text }) => readable(text));
-  const leaveOut = own?.avoid ?? [];
-  const over = tooMuch.filter((text) => !stops.includes(text));
+  const advices = movement && level ? [] : advicesOf(cautions);
+  const stops = (own?.waits ?? advices.filter(({ forbids }) => forbids).map(({ text }) => text)).map(readable);
+  const care = own?.care ?? advices.filter(({ forbids }) => !forbids).map(({ text }) => readable(text));
+  const leaveOut = own?.leaveOut ?? [];
+  const over = (own?.over ?? []).map(readable);
   if (stops.length + leaveOut.length + care.length + over.length === 0) return null;
   return (
     <div role="note" aria-label={`Cautions for ${athlete.name}`} className="mb-4 grid gap-1">

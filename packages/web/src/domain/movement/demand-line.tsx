@@ -1,12 +1,12 @@
-import { chanceOfHaving, type Demand, effortWords, hardestOf, isKnown, peopleWords } from '@clay-pot/core';
+import { chanceOfHaving, type Demand, effortWords, type Hand, HANDS, hardestOf, isKnown, peopleWords } from '@clay-pot/core';
 import { Fragment } from 'react';
 import { Term } from '../terms/term.js';
 import { loadClass } from '../../ui/marks.js';
 
-/** Load, angle and effort of a level in one line; what is not available is said. */
-export function DemandLine({ demand }: { demand: Demand }) {
+/** Load, angle and effort of a level in one line, of the hands that do it; what is not available is said. */
+export function DemandLine({ demand, hands = HANDS }: { demand: Demand; hands?: readonly Hand[] }) {
   const { left } = demand;
-  const hardest = hardestOf(demand);
+  const hardest = hardestOf(demand, hands);
   const effort = hardest?.effortPercent ?? 0;
   const parts = [
     left.loadN > 0 && (

@@ -2,12 +2,13 @@ import {
   asDosed,
   type Block,
   carryDistanceM,
-  demandOf,
+  type Demand,
   distanceS,
   type Dose,
   foundKilograms,
   firstOf,
   HANDS,
+  handsWorking,
   type Level,
   type Movement,
   type Person,
@@ -24,8 +25,17 @@ import { LevelPicture } from '../../domain/movement/level-picture.js';
 import type { NamedSubject } from '../../domain/athlete/named-subject.js';
 import { changeDose } from '../../store/editor.js';
 
+interface Props {
+  block: Block;
+  movement: Movement;
+  level: Level;
+  /** What its hardest round asks, as the checks read it; null where this body cannot take it. */
+  demand: Demand | null;
+  seen: NamedSubject;
+}
+
 /** What the selected block asks of the athlete in view, with its picture and the way to the load bench. */
-export function BlockDemand({ block, movement, level, seen }: { block: Block; movement: Movement; level: Level; seen: NamedSubject }) {
+export function BlockDemand({ block, movement, level, demand, seen }: Props) {
   const { id } = useParams();
   const { person, name, athleteId } = seen;
   const query = new URLSearchParams({
@@ -43,8 +53,8 @@ export function BlockDemand({ block, movement, level, seen }: { block: Block; mo
         className="h-22 w-36 shrink-0 border border-line bg-white [--figure-line:1.7px]"
       />
       <div className="min-w-0">
-        <Demand person={person} block={block} level={level} />
-        <FoundLoad seen={seen} block={block} movement={movement} level={level} />
+        <Asked person={person} block={block} level={level} demand={demand} />
+        <FoundLoad {...{ seen, block, movement, level }} />
         <p className="text-fine text-ink-soft">
           For {name}.{level.meantFor && ` Default dose: ${STRENGTH_WORDS[level.meantFor]}.`}{' '}
           {level.load.kind !== 'rest' && (
@@ -58,18 +68,14 @@ export function BlockDemand({ block, movement, level, seen }: { block: Block; mo
   );
 }
 
-function Demand({ person, block, level }: { person: Person; block: Block; level: Level }) {
+function Asked({ person, block, level, demand }: Pick<Props, 'block' | 'level' | 'demand'> & { person: Person }) {
+  // The reason is given once, in the checks.
+  if (!demand) return <p className="text-small font-semibold text-iron">This body can’t take this position.</p>;
   const chosenLevel = asDosed(person, level, block.dose);
-  let demand;
-  try {
-    demand = demandOf(person, chosenLevel);
-  } catch (error) {
-    return <p className="text-small font-semibold text-iron">{error instanceof Error ? error.message : String(error)}</p>;
-  }
   const pressed = chosenLevel.load.kind === 'press' ? chosenLevel.load.action : null;
   return (
     <>
-      <DemandLine demand={demand} />
+      <DemandLine demand={demand} hands={handsWorking(block.dose.sides)} />
       {sums(chosenLevel, block.dose) && <p className="text-small text-ink-soft figures">{sums(chosenLevel, block.dose)}</p>}
       {pressed && (
         <p className="flex flex-wrap items-center gap-x-2 text-small figures">
@@ -89,7 +95,7 @@ function Demand({ person, block, level }: { person: Person; block: Block; level:
 }
 
 /** What the effort of a dose comes to for the person in view, as a weight that can be kept instead. */
-function FoundLoad({ seen, block, movement, level }: Parameters<typeof BlockDemand>[0]) {
+function FoundLoad({ seen, block, movement, level }: Omit<Props, 'demand'>) {
   const { dose } = block;
   const kg = foundKilograms(seen.person, level, dose);
   const kept = withFoundLoad(seen.person, movement, level, dose);

@@ -7,7 +7,7 @@ import {
   findLevel,
   type Hand,
   HAND_WORDS,
-  handsWorking,
+  handsUsed,
   type Level,
   likelyOfBlock,
   likelyWords,
@@ -63,6 +63,7 @@ export function BlockList({ document, seen, findings, athlete }: Props) {
   // The same list while the order is the same: every row listens to it.
   const ids = useMemo(() => JSON.parse(order) as string[], [order]);
   const spans = new Map(timeline.blocks.map((span) => [span.blockId, span.lengthMs]));
+  const demands = new Map(seen.view.blocks.map((each) => [each.block.id, each.demand]));
   const { byPhase } = summarise(timeline);
 
   const row = (block: Block) => {
@@ -80,6 +81,7 @@ export function BlockList({ document, seen, findings, athlete }: Props) {
         likely={likelyText(seen.view, block.id)}
         mark={marks.get(block.id) ?? null}
         concerns={blockConcerns(block, movement, athlete, seen.view.athlete?.cautions ?? [])}
+        demand={demands.get(block.id) ?? null}
         seen={seen.subject}
       />
     );
@@ -149,7 +151,7 @@ function blockConcerns(
 ): readonly Concern[] {
   const level = findLevel(movement, block.levelId);
   if (!athlete || !level) return NO_CONCERNS;
-  const hands = handsWorking(block.dose.sides);
+  const hands = handsUsed(level, block.dose.sides);
   const { stops, avoid, care } = concernsOf(movement, level, cautions, hands);
   const missing = equipmentFor(movement, level, block.dose).filter((thing) => !athlete.equipment.includes(thing));
   if (stops.length + avoid.length + care.length + missing.length === 0) return NO_CONCERNS;

@@ -3,6 +3,7 @@ import { CSS } from '@dnd-kit/utilities';
 import {
   type Block,
   clock,
+  type Demand,
   findLevel,
   type Level,
   type Movement,
@@ -52,6 +53,8 @@ interface Props {
   mark: Severity | null;
   /** Why this block deserves a second look for the athlete in view. */
   concerns: readonly Concern[];
+  /** What its hardest round asks of the athlete in view; null where their body cannot take it. */
+  demand: Demand | null;
   seen: NamedSubject;
 }
 
@@ -116,7 +119,7 @@ export const BlockRow = memo(function BlockRow(props: Props) {
               {text}
             </p>
           ))}
-          {selected && <Opened block={block} movement={movement} level={level} seen={props.seen} />}
+          {selected && <Opened {...{ block, movement, level }} demand={props.demand} seen={props.seen} />}
         </div>
       )}
     </li>
@@ -167,12 +170,12 @@ function DoseMarks({ block, movement, level, likely }: Pick<Props, 'block' | 'mo
 }
 
 /** What the selected row shows beside its line: what is unusual, what it asks, its steppers and its note. */
-function Opened({ block, movement, level, seen }: Pick<Props, 'block' | 'movement' | 'seen'> & { level: Level }) {
+function Opened({ block, movement, level, demand, seen }: Pick<Props, 'block' | 'movement' | 'demand' | 'seen'> & { level: Level }) {
   const unusual = unusualInDose(block.dose, level.dosing);
   return (
     <>
       {unusual.length > 0 && <p className="border-l-4 border-load-3 bg-amber-wash px-2 py-1 text-small">{unusual.join(' ')}</p>}
-      <BlockDemand block={block} movement={movement} level={level} seen={seen} />
+      <BlockDemand {...{ block, movement, level, demand, seen }} />
       <DoseSteppers dose={block.dose} movement={movement} level={level} onChange={(dose) => changeDose(block.id, dose)} />
       <BlockStops block={block} onChange={(change) => changeBlock(block.id, change)} />
       <input

@@ -1,5 +1,5 @@
 import { doseText } from '../../domain/movement/dose-text.js';
-import { asDosed, demandOf, type Dose, type Level, type Movement, type Person, withOwnLoad } from '@clay-pot/core';
+import { asDosed, demandOf, type Dose, handsWorking, type Level, type Movement, type Person, withOwnLoad } from '@clay-pot/core';
 import { createPortal } from 'react-dom';
 import { DemandLine } from '../../domain/movement/demand-line.js';
 import { LevelPicture } from '../../domain/movement/level-picture.js';
@@ -37,7 +37,7 @@ export function ShelfCard({ id, peeked, person, name }: { id: string; peeked: Pe
         <MovementName movement={movement} />
       </p>
       <p className="text-small">{level.name}</p>
-      {demand.value && <DemandLine demand={demand.value} />}
+      {demand.value && <DemandLine demand={demand.value} hands={handsWorking(dose.sides)} />}
       {demand.trouble && <p className="text-small text-iron">{demand.trouble}</p>}
       <p className="text-fine text-ink-soft">
         For {name}: {doseText({ movementId: movement.id, levelId: level.id, dose })}

@@ -82,7 +82,8 @@ function Threshold({ id, document, note }: ThresholdProps) {
   const advices = advicesOf(cautions).filter(({ forbids }) => !forbids || stops.length === 0);
   const sequencePath = `/sequences/${id}${athleteId ? `?athlete=${athleteId}` : ''}`;
   const isEmpty = document.blocks.length === 0;
-  const ready = person && confirmed && stops.length === 0 && open === null && !isEmpty;
+  // Nothing begins before all is known by which it may.
+  const ready = person && !subject.isLoading && confirmed && stops.length === 0 && open === null && !isEmpty;
 
   function start() {
     if (!person) return;
