@@ -31,21 +31,28 @@ const INCLINE_M = 0.2;
  * Gentler forms of one block in the order in which a coach would try them: fists, handles or forearms instead of palms, an incline, an easier
  * level, less of it, another movement for the same purpose, and only then without it. The gate lets each of them through, and none asks more of a hand.
  */
-export function gentlerFor(view: SessionView, block: BlockView, reason: EaseReason): Answer[] {
-  const all: Answer[] = [
-    { kind: 'hand', tries: [...wedges(block), ...otherHolds(view, block)] },
-    { kind: 'incline', tries: inclines(view, block) },
-    { kind: 'level', tries: easierLevels(block) },
-    { kind: 'less', tries: lessOf(block) },
-    { kind: 'other', tries: others(view, block) },
-    { kind: 'out', tries: [[{ kind: 'remove', blockId: block.block.id }]] },
-  ];
-  const gentle = all.map(({ kind, tries }): Answer => ({
-    kind,
-    tries: tries.filter((edits) => isGentler(view, block, edits, reason)).slice(0, TRIES),
-  }));
-  return gentle.filter(({ tries }) => tries.length > 0);
+export const gentlerFor = (view: SessionView, block: BlockView, reason: EaseReason): Answer[] =>
+  KINDS.map((kind): Answer => ({ kind, tries: gentlerOf(kind, view, block, reason) })).filter(({ tries }) => tries.length > 0);
+
+/** Gentler forms of one kind, the least change first. */
+export function gentlerOf(kind: Answer['kind'], view: SessionView, block: BlockView, reason: EaseReason): (readonly Edit[])[] {
+  const found: (readonly Edit[])[] = [];
+  for (const edits of FORMS[kind](view, block)) {
+    if (found.length === TRIES) break;
+    if (isGentler(view, block, edits, reason)) found.push(edits);
+  }
+  return found;
 }
+
+const FORMS: Record<Answer['kind'], (view: SessionView, block: BlockView) => Edit[][]> = {
+  hand: (view, block) => [...wedges(block), ...otherHolds(view, block)],
+  incline: inclines,
+  level: (_view, block) => easierLevels(block),
+  less: (_view, block) => lessOf(block),
+  other: others,
+  out: (_view, { block }) => [[{ kind: 'remove', blockId: block.id }]],
+};
+const KINDS = Object.keys(FORMS) as Answer['kind'][];
 
 /** Whether the gate lets through what becomes of a block, and it asks more of no hand than the block does. */
 function isGentler(view: SessionView, seen: BlockView, edits: readonly Edit[], reason: EaseReason): boolean {

@@ -19,17 +19,21 @@ export function gated(scene: SuggestionScene, suggestions: readonly Suggestion[]
     let clean = together.get(key);
     if (clean === undefined) {
       const alike = suggestions
-        .filter(({ kind }) => kind === suggestion.kind)
+        .filter((each) => each.kind === suggestion.kind && !isGentler(each))
         .flatMap(({ options }) => options.filter(({ id }) => id === option.id));
       together.set(key, (clean = mayBeProposed(scene, alike, judgingOf(suggestion))));
     }
     return clean || mayBeProposed(scene, [option], judgingOf(suggestion));
   };
   return suggestions.flatMap((suggestion): Suggestion[] => {
+    if (isGentler(suggestion)) return [suggestion];
     const options = suggestion.options.filter((option) => option.effect.kind !== 'blocks' || isClean(suggestion, option));
     return isSome(options) ? [{ ...suggestion, options }] : [];
   });
 }
+
+/** Gentler forms of one movement: each was held against its sequence when it was found, more strictly than here. */
+const isGentler = ({ kind, movementId }: Suggestion): boolean => movementId !== null && (kind === 'ease' || kind === 'swap');
 
 /** Whether nothing stands against what these options make of the plans. */
 function mayBeProposed({ coming, viewOf }: SuggestionScene, options: readonly SuggestionOption[], judging: Judging): boolean {

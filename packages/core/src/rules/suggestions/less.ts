@@ -6,7 +6,7 @@ import { firstOf, isSome } from '../../vocabulary/lists.js';
 import { blockOf } from '../checks/block-views.js';
 import { adviseOnDiscomfort } from '../reports/discomfort.js';
 import { editWords } from '../fixes/edit-words.js';
-import { type Answer, gentlerFor } from '../fixes/gentler.js';
+import { type Answer, gentlerOf } from '../fixes/gentler.js';
 import { objectionsTo } from '../fixes/objections.js';
 import type { EaseReason } from '../gate/asks-no-more.js';
 import type { Because, LevelStanding } from '../progress/level-standing.js';
@@ -111,7 +111,7 @@ function gentler(
   reason: EaseReason,
 ): readonly Edit[] | null {
   const view = viewOf(plan.sequence);
-  const tries = gentlerFor(view, blockOf(view, block.id), reason).find((answer) => answer.kind === kind)?.tries ?? [];
+  const tries = gentlerOf(kind, view, blockOf(view, block.id), reason);
   // Without the block nothing of it can be too much.
   if (kind === 'out') return tries[0] ?? null;
   // To where the hand was without trouble, the lower of both.
