@@ -1,6 +1,6 @@
-import { HEALTH, INTAKE, type Intake, list, type MovementOpen, type PathEnd, type Screening, text } from '@clay-pot/core';
+import { HEALTH, INTAKE, type Intake, list, type MovementOpen, type PathEnd, type Screening, type Sex, SEXES, text } from '@clay-pot/core';
 import type { Athlete } from './athletes.js';
-import { IsDay, IsId, IsWholeWithin } from './validation/fields.js';
+import { IsDay, IsId, IsWholeWithin, IsWord } from './validation/fields.js';
 import { bodyOf, IsDocument } from './validation/is-document.js';
 import { OptionalField } from './validation/optional-field.js';
 
@@ -19,6 +19,10 @@ export class ScreenQuestion extends bodyOf(HEALTH) {
   @OptionalField()
   @IsWholeWithin(AGE, 'Age')
   readonly ageYears?: number;
+  /** For bones that still grow; that of the record when left out. */
+  @OptionalField()
+  @IsWord(SEXES, 'Sex')
+  readonly sex?: Sex;
   /** The day of the answers; today when left out. */
   @OptionalField()
   @IsDay('Day')

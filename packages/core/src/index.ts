@@ -548,8 +548,25 @@ export { afterIntake, recordAfterIntake } from './rules/screening/after-intake.j
 export { CHECK_IN_EVERY, CHECK_IN_EVERY_SORE, intakeDue } from './rules/screening/intake-due.js';
 export { type MovementOpen, movementsOpen } from './rules/screening/movements-open.js';
 export { referralLetter } from './rules/screening/referral-letter.js';
-export { SIGN_RULES, type Verdict, VERDICT_NAMES, VERDICT_WORDS, VERDICTS, worstOf } from './rules/screening/screen-rules.js';
-export { type OffTheTable, screen, type Screening } from './rules/screening/screen.js';
+export {
+  NOT_ASKED,
+  screeningWords,
+  SIGN_RULES,
+  type Verdict,
+  VERDICT_NAMES,
+  VERDICT_WORDS,
+  VERDICTS,
+  worstOf,
+} from './rules/screening/screen-rules.js';
+export {
+  HEALTH_QUESTIONS,
+  type HealthQuestion,
+  type OffTheTable,
+  screen,
+  screenedOn,
+  type Screening,
+  unaskedIn,
+} from './rules/screening/screen.js';
 export { type PathEnd, whyItHurts } from './rules/screening/why-it-hurts.js';
 export { dueOn, nextAfter } from './programme/due.js';
 export { type ReportedSession } from './programme/athlete-suggestions.js';

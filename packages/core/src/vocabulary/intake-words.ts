@@ -19,10 +19,12 @@ export const SYMPTOM_KINDS = {
   ache: 'aches',
   sharp: 'sharp',
   stiff: 'stiff',
+  sore: 'sore',
   numb: 'numb',
   tingling: 'tingles',
   swollen: 'swollen',
   hot: 'hot',
+  other: 'something else',
 } as const;
 /** What a place feels like. */
 export type SymptomKind = keyof typeof SYMPTOM_KINDS;
@@ -34,15 +36,26 @@ export const CONDITIONS = {
   fracture: { label: 'Fracture of the hand, wrist or forearm', ofHand: true, when: true, treated: true },
   surgery: { label: 'Surgery on the hand, wrist or forearm', ofHand: true, when: true, treated: true },
   sprain: { label: 'Sprained wrist or finger', ofHand: true, when: true, treated: true },
+  fall: { label: 'A fall onto the hand', ofHand: true, when: true, treated: true },
   tendon: { label: 'Tendon pain', ofHand: true, when: false, treated: false },
   arthritis: { label: 'Arthritis of hand or wrist', ofHand: true, when: false, treated: false },
   nerve: { label: 'Nerve problem in the hand or arm', ofHand: true, when: false, treated: true },
+  'inflammatory-arthritis': { label: 'Rheumatoid or psoriatic arthritis', ofHand: true, when: false, treated: false },
+  'trigger-finger': { label: 'Trigger finger (catches or locks)', ofHand: true, when: false, treated: false },
+  'white-finger': { label: 'Fingers that turn white in the cold', ofHand: true, when: false, treated: true },
+  ganglion: { label: 'Ganglion (lump at the wrist)', ofHand: true, when: false, treated: false },
+  osteoporosis: { label: 'Osteoporosis', ofHand: false, when: false, treated: false },
+  lymphoedema: { label: 'Lymphoedema of the arm', ofHand: true, when: false, treated: false },
+  diabetes: { label: 'Diabetes', ofHand: false, when: false, treated: false },
+  'blood-thinner': { label: 'Blood thinner (anticoagulant)', ofHand: false, when: false, treated: false },
   hypermobility: { label: 'Very mobile joints (hypermobility)', ofHand: false, when: false, treated: false },
   pregnancy: { label: 'Pregnancy', ofHand: false, when: false, treated: false },
   'blood-pressure': { label: 'High blood pressure', ofHand: false, when: false, treated: false },
   fluoroquinolones: { label: 'Fluoroquinolone antibiotics', ofHand: false, when: true, treated: false },
   'steroid-injection': { label: 'Steroid injection into hand or wrist', ofHand: true, when: true, treated: true },
   'skin-splits': { label: 'Stitches or split skin', ofHand: true, when: false, treated: false },
+  'no-consent': { label: 'Under 18 without consent from a parent or guardian', ofHand: false, when: false, treated: true },
+  other: { label: 'Something else (write it in the note)', ofHand: true, when: false, treated: false },
 } as const;
 /** A condition that is asked about. */
 export type Condition = keyof typeof CONDITIONS;

@@ -1,5 +1,5 @@
 import type { IntakeInput, IntakeSaved, StoredIntake } from '@clay-pot/contracts';
-import { ageOn, checkIntake, healthOf, recordAfterIntake, same, screen, withPerson } from '@clay-pot/core';
+import { checkIntake, healthOf, recordAfterIntake, same, screen, screenedOn, withPerson } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import { Not } from 'typeorm';
 import { AthleteRow } from '../athletes/athlete.entity.js';
@@ -35,8 +35,7 @@ export class IntakesService {
       const before = await held.of(AthleteRow).hold(athleteId, 'athlete');
       const { studioId: _studio, id: _id, rowVersion, evidenceRevision: _revision, ...record } = before;
       const next = withPerson(record, answers);
-      const ageYears = next.birthDate ? ageOn(next.birthDate, answers.onDay) : null;
-      const screening = screen(healthOf(answers), { onDay: answers.onDay, ageYears, intakeId: id });
+      const screening = screen(healthOf(answers), screenedOn(next, answers.onDay, id));
       const intake = { id, answers, verdict: screening.verdict };
       const isNew = await held.of(IntakeRow).insert({ ...intake, athleteId, onDay: answers.onDay }, 'intake');
       if (!isNew) {

@@ -1,5 +1,5 @@
 import { type ScreenAnswer, ScreenQuestion } from '@clay-pot/contracts';
-import { screen, VERDICT_WORDS, whyItHurts } from '@clay-pot/core';
+import { screen, screeningWords, whyItHurts } from '@clay-pot/core';
 import { Body, Controller, HttpCode, Post } from '@nestjs/common';
 import { ApiOkResponse, ApiOperation } from '@nestjs/swagger';
 import { Studio } from '../accounts/signed-in.guard.js';
@@ -39,7 +39,7 @@ const screening = screen(
 );
 const ANSWER: ScreenAnswer = {
   ...screening,
-  words: VERDICT_WORDS[screening.verdict],
+  words: screeningWords(screening),
   movements: [],
   whyItHurts: path ? whyItHurts(path) : null,
 };

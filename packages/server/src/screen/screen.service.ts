@@ -7,7 +7,7 @@ import {
   healthOf,
   movementsOpen,
   screen,
-  VERDICT_WORDS,
+  screeningWords,
   whyItHurts,
   withAge,
 } from '@clay-pot/core';
@@ -40,7 +40,7 @@ export class ScreenService {
     const whyHurts = path ? walked(path) : null;
     const athlete = athleteId ? await scope.of(AthleteRow).get(athleteId, 'athlete') : null;
     const age = question.ageYears ?? (athlete?.birthDate ? ageOn(athlete.birthDate, onDay) : null);
-    const screening = screen(healthOf(question), { onDay, ageYears: age, intakeId: NOT_KEPT });
+    const screening = screen(healthOf(question), { onDay, ageYears: age, sex: question.sex ?? athlete?.sex, intakeId: NOT_KEPT });
     const kept = afterIntake(athlete?.cautions ?? [], screening.cautions);
     const standing = withAge(cautionsOn({ cautions: kept }, onDay), age);
     const [{ person }, { shelf }] = await Promise.all([
@@ -49,7 +49,7 @@ export class ScreenService {
     ]);
     return {
       ...screening,
-      words: VERDICT_WORDS[screening.verdict],
+      words: screeningWords(screening),
       movements: movementsOpen(person, shelf, standing),
       whyItHurts: whyHurts,
     };

@@ -3,7 +3,7 @@ import { type Hand, HAND_WORDS } from '../../vocabulary/hands.js';
 import { goesToFailure } from '../doses/open-ends.js';
 import { brokenLimit } from '../safety/caution-limits.js';
 import { concerns, handsOf } from '../safety/cautions.js';
-import { mustWait } from '../safety/clearance.js';
+import { isConcerned, mustWait } from '../safety/clearance.js';
 import { handsUsed } from '../safety/hands-used.js';
 import { type Moment, momentsOf, type Work } from './moments.js';
 
@@ -17,7 +17,7 @@ export const waitsFor = (entry: RecordedCaution, { level, dose }: Pick<Work, 'le
 export function leftOutBy(cautions: readonly RecordedCaution[], { movement, level, dose }: Planned): string[] {
   const mine = cautions.filter((entry) => concerns(entry, handsUsed(level, dose.sides)));
   return movement.cautions
-    .filter(({ avoid, concerns: ids }) => avoid && mine.some(({ caution }) => ids.includes(caution)))
+    .filter(({ avoid, concerns: ids }) => avoid && mine.some(({ caution }) => isConcerned(ids, caution)))
     .map(({ text }) => text);
 }
 

@@ -7,6 +7,12 @@ import { soreCaps } from './sore-places.js';
 /** What adapting cautions ask of a level, as numbers. Working values under the sentences of `CAUTIONS`. */
 export const CAUTION_CAPS: Readonly<Partial<Record<CautionId, Caps>>> = {
   arthritis: { noAddedWeight: true, noEndOfRange: true },
+  'inflammatory-arthritis': { effortPercent: 60, noAddedWeight: true, noEndOfRange: true, noCrimp: true, noFailure: true },
+  'trigger-finger': { gripEffortPercent: 40, noCrimp: true, contactsOff: ['edge'], noFailure: true },
+  ganglion: { extensionDeg: 60 },
+  osteoporosis: { noEndOfRange: true, noBentWristHang: true, noAddedHang: true, noOneHandHang: true, noFailure: true },
+  lymphoedema: { effortPercent: 60, noFailure: true },
+  'blood-thinner': { contactsOff: ['edge'], noFailure: true },
   'tendon-pain': { effortPercent: 40, noFailure: true },
   hypermobility: { noBentWristHang: true, noEndOfRange: true },
   'blood-pressure': { stillEffortPercent: 80, noFailure: true },

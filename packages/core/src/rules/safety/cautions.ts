@@ -36,11 +36,13 @@ export function cautionsOn(
   athlete: { readonly cautions: readonly RecordedCaution[]; readonly birthDate?: string | null },
   day: string,
 ): RecordedCaution[] {
-  const list = athlete.cautions.filter((entry) => isStillSo(entry, day)).map((entry) => standingOn(entry, day));
-  return withAge(list, athlete.birthDate ? ageOn(athlete.birthDate, day) : null);
+  const ageYears = athlete.birthDate ? ageOn(athlete.birthDate, day) : null;
+  const list = athlete.cautions.filter((entry) => isStillSo(entry, day, ageYears)).map((entry) => standingOn(entry, day));
+  return withAge(list, ageYears);
 }
 
-const ADULT_YEARS = 18;
+/** From this age on somebody is grown. */
+export const ADULT_YEARS = 18;
 /** Whether somebody is not grown yet; not where nobody knows. */
 export const isMinor = (ageYears: number | null): boolean => ageYears !== null && ageYears < ADULT_YEARS;
 
@@ -48,8 +50,9 @@ export const isMinor = (ageYears: number | null): boolean => ageYears !== null &
 export const withAge = (cautions: readonly RecordedCaution[], ageYears: number | null): RecordedCaution[] =>
   isMinor(ageYears) && !cautions.some(({ caution }) => caution === 'under-18') ? [...cautions, { caution: 'under-18' }] : [...cautions];
 
-/** What holds for some days only is over after them; where nobody knows when it was, it holds. */
-function isStillSo({ caution, since }: RecordedCaution, day: string): boolean {
+/** What holds for some days only is over after them; where nobody knows when it was, it holds. Who is grown needs no guardian. */
+function isStillSo({ caution, since }: RecordedCaution, day: string, ageYears: number | null): boolean {
+  if (caution === 'no-consent' && ageYears !== null && !isMinor(ageYears)) return false;
   const { holdsDays }: Caution = CAUTIONS[caution];
   return holdsDays === undefined || since === undefined || daysBetween(since, day) <= holdsDays;
 }

@@ -1,7 +1,7 @@
 import { type Sentence } from '../../vocabulary/sentence.js';
 import type { RecordedCaution } from '../../model/athlete.js';
 import type { Level, Movement } from '../../model/movement.js';
-import { type CautionId, CAUTIONS } from '../../vocabulary/cautions.js';
+import { type Caution, type CautionId, CAUTIONS } from '../../vocabulary/cautions.js';
 import { type Hand, HANDS, type SidePlan } from '../../vocabulary/hands.js';
 import { cautionAdvice, concerns, forbidsLoading, restsHand } from './cautions.js';
 import { handsUsed } from './hands-used.js';
@@ -37,6 +37,12 @@ export function openSides(movement: Movement, level: Level, cautions: readonly R
   });
 }
 
+/** Whether a note of a movement concerns a caution: that one, or one like it. */
+export function isConcerned(concerned: readonly CautionId[], id: CautionId): boolean {
+  const { like }: Caution = CAUTIONS[id];
+  return concerned.includes(id) || concerned.some((other) => other === like);
+}
+
 /** What forbids, or asks for care with, one level of a movement for somebody. */
 export interface LevelConcerns {
   /** Advice of uncleared referrals: this level loads the hand and must wait. */
@@ -54,7 +60,7 @@ export function concernsOf(
   hands: readonly Hand[] = HANDS,
 ): LevelConcerns {
   const mine = cautions.filter((entry) => concerns(entry, hands));
-  const own = movement.cautions.filter((note) => mine.some(({ caution }) => note.concerns.includes(caution)));
+  const own = movement.cautions.filter((note) => mine.some(({ caution }) => isConcerned(note.concerns, caution)));
   return {
     stops: mine.filter((entry) => mustWait(entry, level, hands)).map(cautionAdvice),
     avoid: own.filter(({ avoid }) => avoid).map(({ text }) => text),

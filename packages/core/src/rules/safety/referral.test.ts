@@ -14,13 +14,17 @@ describe('referral', () => {
     expect(referring.sort()).toEqual([
       'dropping-things',
       'growing-finger',
+      'growing-wrist',
       'nerve-complaint',
+      'no-consent',
       'numbness',
+      'one-white-hand',
       'recent-injury',
       'recent-sprain',
       'rest-pain',
       'steroid-injection',
       'stop-sign',
+      'strong-pain',
       'swollen-place',
     ]);
   });

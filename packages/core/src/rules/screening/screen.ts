@@ -1,7 +1,9 @@
 import { type Sentence, capitalSentence } from '../../vocabulary/sentence.js';
 import { ATHLETE_LIMITS, type RecordedCaution } from '../../model/athlete.js';
+import type { Sex } from '../../model/body.js';
 import type { DiscomfortTimes, Health, PastCondition, Symptom } from '../../model/intake.js';
 import { type Caution, CAUTIONS } from '../../vocabulary/cautions.js';
+import { ageOn } from '../../vocabulary/days.js';
 import type { Hand, WorkingSide } from '../../vocabulary/hands.js';
 import { CONDITIONS, SIGNS } from '../../vocabulary/intake-words.js';
 import { type Caps, capWords } from '../safety/caps.js';
@@ -18,7 +20,8 @@ import {
 } from '../safety/cautions.js';
 import { DISCOMFORT_GO_ON_MAX, DISCOMFORT_HOLD_MAX } from '../reports/discomfort.js';
 import { byThing, handByHand, ofHand } from './per-hand.js';
-import { CONDITION_RULES, type Led, SIGN_RULES, SYMPTOM_RULES, type Verdict, worstOf } from './screen-rules.js';
+import { CONDITION_RULES, type Led, refer, SIGN_RULES, type Verdict, worstOf } from './screen-rules.js';
+import { ledBySymptom, STRONG_FROM } from './symptom-rules.js';
 
 /** Why a verdict is what it is: one answer and what follows from it. */
 export interface ScreenReason {
@@ -54,7 +57,22 @@ export interface Screening {
   /** Whether a suggestion may be declined: a restriction on record needs a clearance, and growing pain is not negotiable. */
   readonly cautions: readonly RecordedCaution[];
   readonly off: readonly OffTheTable[];
+  /** What was not asked: without it nobody is clear to train. */
+  readonly unasked: readonly HealthQuestion[];
 }
+
+/** What is asked of everybody before loading, in words. */
+export const HEALTH_QUESTIONS = {
+  signs: 'warning signs',
+  symptoms: 'places that hurt',
+  history: 'injuries and conditions',
+} as const;
+/** What is asked of everybody before loading. */
+export type HealthQuestion = keyof typeof HEALTH_QUESTIONS;
+
+/** What answers leave open; all of it where there are none. An empty list was asked: nothing of it applies. */
+export const unaskedIn = (health: Health | null | undefined): HealthQuestion[] =>
+  (Object.keys(HEALTH_QUESTIONS) as HealthQuestion[]).filter((question) => health?.[question] === undefined);
 
 /** What is known beside the answers. */
 export interface ScreenedOn {
@@ -62,9 +80,18 @@ export interface ScreenedOn {
   readonly onDay: string;
   /** Null where nobody knows. */
   readonly ageYears: number | null;
+  /** For bones that still grow; the later end where it is not stated. */
+  readonly sex?: Sex | undefined;
   /** The answers by which signs that ask for help at once are known. */
   readonly intakeId: string;
 }
+
+/** What is known of somebody on the day of answers. */
+export const screenedOn = (
+  { birthDate, sex }: { readonly birthDate: string | null; readonly sex: Sex },
+  onDay: string,
+  intakeId: string,
+): ScreenedOn => ({ onDay, ageYears: birthDate ? ageOn(birthDate, onDay) : null, sex, intakeId });
 
 /** Worse by so much the next morning asks for a step back. */
 const WORSE_NEXT_MORNING = 2;
@@ -82,7 +109,7 @@ export function screen(health: Health, on: ScreenedOn): Screening {
       foundOf(SIGN_RULES[sign], on, { from: 'sign', answer: sign, hand, said: SIGNS[sign] }),
     ),
     ...(health.history ?? []).flatMap((entry) => conditionFound(entry, on)),
-    ...(health.symptoms ?? []).flatMap((symptom) => symptomFound(symptom, on)),
+    ...(health.symptoms ?? []).flatMap((symptom) => symptomFound(symptom, health, on)),
     ...(health.discomfort ?? []).flatMap((times) => discomfortFound(times, on)),
     ...(isMinor(on.ageYears)
       ? [
@@ -106,6 +133,7 @@ export function screen(health: Health, on: ScreenedOn): Screening {
     reasons: gravestFirst(reasons),
     cautions,
     off: [...cautions, ...byAge].map(offOf),
+    unasked: unaskedIn(health),
   };
 }
 
@@ -147,7 +175,7 @@ const WITHOUT_HAND = new Set<string>([
 
 function conditionFound(entry: PastCondition, on: ScreenedOn): Found[] {
   const { condition, hand = 'both', ...details } = entry;
-  const led = CONDITION_RULES[condition](entry, on.onDay);
+  const led = CONDITION_RULES[condition](entry, on.onDay, on.ageYears);
   if (!led) return [];
   const { since, note, clearedOn, clearedBy, clearedUntil, within } = details;
   const isReferral = CAUTIONS[led.caution].rule === 'refer';
@@ -166,17 +194,15 @@ function conditionFound(entry: PastCondition, on: ScreenedOn): Found[] {
   return [foundOf(led, on, { from: 'condition', answer: condition, hand, said: CONDITIONS[condition].label }, more)];
 }
 
-/** The joints of a finger that grows: its ends of bone. */
-const isGrowing = (place: Symptom['place']) => /^(?:index|middle|ring|little)-(?:dip|pip|mcp)$/.test(place);
-
-function symptomFound({ place, hand, kind, score }: Symptom, on: ScreenedOn): Found[] {
+function symptomFound(symptom: Symptom, health: Health, on: ScreenedOn): Found[] {
+  const { place, hand, kind, score } = symptom;
   const where = { place, symptom: kind, ...(score !== undefined && { score }) };
   const label = cautionLabel({ caution: 'sore-place', ...where });
-  const symptom = { from: 'symptom', answer: place, hand, said: label } as const;
-  const led = SYMPTOM_RULES[kind];
-  const growing =
-    isMinor(on.ageYears) && isGrowing(place) ? [foundOf({ verdict: 'refer first', caution: 'growing-finger' }, on, symptom)] : [];
-  return [foundOf(led, on, symptom, led.caution === 'sore-place' ? where : led.stop ? {} : { note: label }), ...growing];
+  const said = { from: 'symptom', answer: place, hand, said: label } as const;
+  const { ageYears, sex = 'not stated', onDay } = on;
+  return ledBySymptom(symptom, { ageYears, sex, onDay, history: health.history ?? [] }).map((led) =>
+    foundOf(led, on, said, led.caution === 'sore-place' ? where : led.stop ? {} : { note: label }),
+  );
 }
 
 function discomfortFound({ hand, during, after, nextMorning, atNight }: DiscomfortTimes, on: ScreenedOn): Found[] {
@@ -190,6 +216,8 @@ function discomfortFound({ hand, during, after, nextMorning, atNight }: Discomfo
   const sore: Led = { verdict: 'adapt', caution: 'sore-place' };
   if (inTraining > DISCOMFORT_HOLD_MAX) tell(sore, 'during', `In training ${inTraining} of 10: ease off or stop`, inTraining);
   else if (inTraining > DISCOMFORT_GO_ON_MAX) tell(sore, 'during', `In training ${inTraining} of 10: keep the level`, inTraining);
+  const strongest = Math.max(inTraining, nextMorning ?? 0);
+  if (strongest >= STRONG_FROM) tell(refer('strong-pain'), 'strongest', `${strongest} of 10 around training`);
   const before = after ?? during;
   const isWorse = before === undefined ? (nextMorning ?? 0) > DISCOMFORT_GO_ON_MAX : (nextMorning ?? 0) - before >= WORSE_NEXT_MORNING;
   if (nextMorning !== undefined && isWorse) {

@@ -1,4 +1,4 @@
-import { ageOn, addDays, type Health, type Intake, newIntake, screen, type Verdict } from '@clay-pot/core';
+import { addDays, type Health, type Intake, newIntake, screen, screenedOn, type Verdict } from '@clay-pot/core';
 import type { DemoPerson } from './people.js';
 
 type IntakeAnswers = Health & Pick<Intake, 'goals' | 'handHours' | 'trainingYears' | 'minutes' | 'daysPerWeek'>;
@@ -9,7 +9,15 @@ const intakeOf = (goals: Intake['goals'], handHours: number, trainingYears: numb
   trainingYears,
   minutes,
   daysPerWeek,
+  // All of it was asked: nothing more applied.
+  signs: [],
+  symptoms: [],
+  history: [],
 });
+
+/** Stands for a day of the invented past, some weeks before the check-in. */
+const SPRAINED = 'SPRAINED';
+const SPRAINED_DAYS_BEFORE = 70;
 
 /** The check-in at the start of the invented weeks. Whoever is missing had none, which the screens say. */
 const TOLD: Record<string, IntakeAnswers> = {
@@ -17,7 +25,7 @@ const TOLD: Record<string, IntakeAnswers> = {
   'Tobi Marchetti': intakeOf(['floor-weight'], 3, 9, 25, 3),
   'Saskia Brandvold': { ...intakeOf(['grip'], 4, 8, 20, 2), history: [{ condition: 'skin-splits', hand: 'right' }] },
   'Ruan Pellew': intakeOf(['grip', 'swing'], 2, 10, 20, 3),
-  'Mirela Danko': { ...intakeOf(['return', 'grip'], 2, 15, 20, 4), history: [{ condition: 'sprain', hand: 'right' }] },
+  'Mirela Danko': { ...intakeOf(['return', 'grip'], 2, 15, 20, 4), history: [{ condition: 'sprain', hand: 'right', since: SPRAINED }] },
   'Anneke Vos': { ...intakeOf(['floor-weight'], 3, 11, 20, 4), history: [{ condition: 'hypermobility' }] },
   'Callum Reyes-Whitlock': intakeOf(['floor-weight', 'grip'], 8, 6, 25, 3),
   'Béatrice Lemoine': intakeOf(['swing', 'grip'], 3, 13, 20, 2),
@@ -47,10 +55,15 @@ export function demoIntake(
   today: string,
   id: string,
 ): { id: string; onDay: string; answers: Intake; verdict: Verdict } | null {
-  const lastSession = TOLD[athlete.name];
-  if (!lastSession) return null;
+  const told = TOLD[athlete.name];
+  if (!told) return null;
   const onDay = addDays(today, -course.weeks * 7);
+  const lastSession: IntakeAnswers = {
+    ...told,
+    ...(told.history && {
+      history: told.history.map((entry) => (entry.since === SPRAINED ? { ...entry, since: addDays(onDay, -SPRAINED_DAYS_BEFORE) } : entry)),
+    }),
+  };
   const answers: Intake = { ...newIntake(athlete, null, onDay), ...lastSession };
-  const ageYears = athlete.birthDate ? ageOn(athlete.birthDate, onDay) : null;
-  return { id, onDay, answers, verdict: screen(lastSession, { onDay, ageYears, intakeId: id }).verdict };
+  return { id, onDay, answers, verdict: screen(lastSession, screenedOn(athlete, onDay, id)).verdict };
 }

@@ -3,6 +3,9 @@ import {
   type Hand,
   HAND_WORDS,
   HANDS,
+  HEALTH_QUESTIONS,
+  type HealthQuestion,
+  NOT_ASKED,
   type OffTheTable,
   type Screening,
   type Verdict,
@@ -19,22 +22,30 @@ const LOOK: Record<Verdict, string> = {
   'stop now': 'border-iron bg-iron text-white',
 };
 
+interface HandVerdictsProps {
+  hands: Readonly<Record<Hand, Verdict>>;
+  /** What was not asked yet: until it is, nobody is clear to train. */
+  unasked: readonly HealthQuestion[];
+}
+
 /** What answers lead to, hand by hand, in a word and a sentence. */
-export function HandVerdicts({ hands }: { hands: Readonly<Record<Hand, Verdict>> }) {
+export function HandVerdicts({ hands, unasked }: HandVerdictsProps) {
   const shown = hands.left === hands.right ? (['both'] as const) : HANDS;
   return (
     <div className={`grid gap-2 ${shown.length > 1 ? 'sm:grid-cols-2' : ''}`}>
       {shown.map((hand) => {
         const verdict = hands[hand === 'both' ? 'left' : hand];
+        const isOpen = verdict === 'go' && unasked.length > 0;
         return (
-          <div key={hand} className={`border-l-8 px-3 py-2 ${LOOK[verdict]}`}>
+          <div key={hand} className={`border-l-8 px-3 py-2 ${isOpen ? 'border-ash bg-ground' : LOOK[verdict]}`}>
             <p className="flex items-center gap-2">
               <SideMark side={hand} />
-              <b className="display text-head">{VERDICT_NAMES[verdict]}</b>
+              <b className="display text-head">{isOpen ? NOT_ASKED.name : VERDICT_NAMES[verdict]}</b>
             </p>
             <p>
               <span className="sr-only">{capital(HAND_WORDS[hand])}: </span>
-              {VERDICT_WORDS[verdict]}
+              {isOpen ? NOT_ASKED.words : VERDICT_WORDS[verdict]}
+              {isOpen && unasked.length < ALL_QUESTIONS && ` Still to ask: ${unasked.map((each) => HEALTH_QUESTIONS[each]).join(', ')}.`}
             </p>
           </div>
         );
@@ -42,6 +53,8 @@ export function HandVerdicts({ hands }: { hands: Readonly<Record<Hand, Verdict>>
     </div>
   );
 }
+
+const ALL_QUESTIONS = Object.keys(HEALTH_QUESTIONS).length;
 
 /** Each answer that weighs and what it asks for, the gravest first. */
 export function ScreenReasons({ reasons }: Pick<Screening, 'reasons'>) {

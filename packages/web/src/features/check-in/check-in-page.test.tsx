@@ -63,7 +63,9 @@ describe('asking', () => {
     expect(draft().signs).toEqual([{ sign: 'dropping-things', hand: 'left' }]);
     await step('Result');
     expect(screen.getByText(/No loading until a doctor or hand therapist has cleared it/)).toBeTruthy();
-    expect(screen.getByText('Clear to train.')).toBeTruthy();
+    // What was jumped over was not asked: the other hand is not clear yet.
+    expect(screen.getByText('Not asked yet')).toBeTruthy();
+    expect(screen.getByText(/Still to ask: places that hurt, injuries and conditions/)).toBeTruthy();
     await step('Warning signs');
     await user.click(tick(/^Objects slip/));
     expect(draft().signs).toEqual([]);

@@ -1,6 +1,6 @@
 import { firstName } from '../../ui/format.js';
 import type { Athlete, StoredIntake } from '@clay-pot/contracts';
-import { ageOn, checkIntake, forbidsLoading, healthOf, type Intake, screen, withPerson } from '@clay-pot/core';
+import { checkIntake, forbidsLoading, healthOf, type HealthQuestion, type Intake, screen, screenedOn, withPerson } from '@clay-pot/core';
 import { type ComponentType, useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useAthlete, useIntakes } from '../../api/queries.js';
@@ -23,13 +23,15 @@ interface Step {
   readonly Body: ComponentType<StepProps>;
   /** Fields that are asked here, as the beginnings of their pointers. */
   readonly fields: readonly string[];
+  /** What is asked of everybody before loading. */
+  readonly question?: HealthQuestion;
 }
 
 const STEPS: readonly Step[] = [
-  { name: 'Warning signs', asks: 'Do any of these apply?', Body: SignsStep, fields: ['/signs'] },
-  { name: 'Places', asks: 'Where do they feel it now?', Body: PlacesStep, fields: ['/symptoms'] },
+  { name: 'Warning signs', asks: 'Do any of these apply?', Body: SignsStep, fields: ['/signs'], question: 'signs' },
+  { name: 'Places', asks: 'Where do they feel it now?', Body: PlacesStep, fields: ['/symptoms'], question: 'symptoms' },
   { name: 'When', asks: 'How much, and when?', Body: TimesStep, fields: ['/discomfort', '/path'] },
-  { name: 'History', asks: 'Injuries and conditions', Body: HistoryStep, fields: ['/history'] },
+  { name: 'History', asks: 'Injuries and conditions', Body: HistoryStep, fields: ['/history'], question: 'history' },
   { name: 'Goals', asks: 'What are the goals?', Body: GoalsStep, fields: ['/goals', '/discipline'] },
   { name: 'Profile', asks: 'Who is it?', Body: PersonStep, fields: ['/person', '/handHours', '/trainingYears'] },
   { name: 'Time', asks: 'How much time, and what equipment?', Body: TimeStep, fields: ['/minutes', '/daysPerWeek'] },
@@ -81,7 +83,13 @@ function Asking({ athlete, draft, newest }: { athlete: Athlete; draft: IntakeDra
     useToast.getState().show({ text: 'Answers discarded.', action: { label: 'Undo', run: goBack } });
     void navigate(`/people/${athlete.id}`);
   }
-  const next = () => (mine.length > 0 ? setShownFor(step) : show(step + 1));
+  function next() {
+    if (mine.length > 0) return setShownFor(step);
+    // Going on without an answer says that nothing of it applies; a step that was jumped over was not asked.
+    const question = current?.question;
+    if (question && answers[question] === undefined) answer(athlete.id, { [question]: [] });
+    show(step + 1);
+  }
   const faulty = STEPS.findIndex(({ fields }) => faults.some(({ pointer }) => fields.some((field) => pointer.startsWith(field))));
   function keep() {
     keepIntake(athlete, screening, newest);
@@ -137,10 +145,8 @@ function nextWords(name: string, { signs, symptoms, history }: Intake): string {
   return 'Next';
 }
 
-function screened(athlete: Athlete, answers: Intake, intakeId: string, today: string) {
-  const { birthDate } = withPerson(athlete, answers);
-  return screen(healthOf(answers), { onDay: today, ageYears: birthDate ? ageOn(birthDate, today) : null, intakeId });
-}
+const screened = (athlete: Athlete, answers: Intake, intakeId: string, today: string) =>
+  screen(healthOf(answers), screenedOn(withPerson(athlete, answers), today, intakeId));
 
 /** How far it has come; each step can be gone to. */
 function StepRail({ step, faulty, go }: { step: number; faulty: number; go: (step: number) => void }) {

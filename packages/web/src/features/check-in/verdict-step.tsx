@@ -33,10 +33,10 @@ export function VerdictStep({ athlete, answers, screening }: Props) {
   const before = kept.filter(({ intakeId, stopped }) => (intakeId ?? stopped?.intakeId) === undefined);
   return (
     <div className="grid gap-6">
-      <HandVerdicts hands={screening.hands} />
+      <HandVerdicts hands={screening.hands} unasked={screening.unasked} />
       {screening.verdict === 'stop now' && (
         <p className="border-2 border-iron px-3 py-2 font-semibold text-iron">
-          Don’t use that hand today, not even for free motion. Have it seen by a doctor or hand therapist first. If in doubt, suggestion the
+          Don’t use that hand today, not even for free motion. Have it seen by a doctor or hand therapist first. If in doubt, call the
           emergency number.
         </p>
       )}

@@ -98,14 +98,18 @@ describe('what is known of a person', () => {
     expect(save.mock.calls[0]![0].cautions).toEqual([{ ...stop, ...clearance }]);
   });
 
-  test('the next caution is one that is not there yet, and one is taken out again', async () => {
+  test('a new restriction starts empty and must be chosen; one is taken out again', async () => {
     const { user, save } = form(someone({ cautions: [{ caution: 'arthritis' }] }));
     await user.click(screen.getByRole('button', { name: 'Add restriction' }));
-    const [first, second] = screen.getAllByLabelText('Restriction') as HTMLSelectElement[];
-    expect(second!.value).not.toBe(first!.value);
+    const [, second] = screen.getAllByLabelText('Restriction') as HTMLSelectElement[];
+    expect(second!.value).toBe('');
+    await user.click(keep());
+    expect(await screen.findByText('Choose a restriction, or remove this row.')).toBeTruthy();
+    expect(save).not.toHaveBeenCalled();
+    await user.selectOptions(second!, 'diabetes');
     await user.click(screen.getAllByRole('button', { name: 'Remove this restriction' })[0]!);
     await user.click(keep());
-    expect(save.mock.calls[0]![0].cautions.map(({ caution }) => caution)).toEqual([second!.value]);
+    expect(save.mock.calls[0]![0].cautions.map(({ caution }) => caution)).toEqual(['diabetes']);
   });
 
   test('what the server says stands beside its field; what it says of none stands at the end', async () => {

@@ -5,7 +5,6 @@ import {
   type CautionId,
   CLEARANCE_LIMITS,
   dayWords,
-  firstOf,
   HAND_WORDS,
   type RecordedCaution,
   WORKING_SIDES,
@@ -29,6 +28,10 @@ const numberOrAbsent = (value: unknown) => {
   return text === undefined ? undefined : formNumber(text);
 };
 
+/** A new restriction says nothing until somebody chooses what it is. */
+const NOT_CHOSEN = '' as CautionId;
+const isChosen = (entry: RecordedCaution | undefined): entry is RecordedCaution => entry !== undefined && entry.caution !== NOT_CHOSEN;
+
 /** The restrictions of somebody: of which hand, since when, and who cleared it within which limits. */
 export function CautionFields({ control, register, errors }: Props) {
   const { fields, append, remove } = useFieldArray({ control, name: 'cautions' });
@@ -48,7 +51,7 @@ export function CautionFields({ control, register, errors }: Props) {
         />
       ))}
       <div>
-        <Button onClick={() => append({ caution: firstFree(now.map(({ caution }) => caution)) })}>
+        <Button onClick={() => append({ caution: NOT_CHOSEN })}>
           <Plus size={16} aria-hidden /> Add restriction
         </Button>
       </div>
@@ -64,16 +67,16 @@ interface EntryProps {
 }
 
 function CautionEntry({ index, entry, register, own, remove }: EntryProps & { remove: () => void }) {
-  const refers = entry && CAUTIONS[entry.caution].rule === 'refer';
+  const refers = isChosen(entry) && CAUTIONS[entry.caution].rule === 'refer';
   return (
     <div className="grid gap-3 border-l-4 border-line bg-white p-3">
-      {entry?.stopped ? <StopNamed entry={entry} /> : <WhatAndWhose {...{ index, register, own, remove }} />}
+      {entry?.stopped ? <StopNamed entry={entry} /> : <WhatAndWhose {...{ index, register, own, remove }} isChosen={isChosen(entry)} />}
       <TextField label="Note" error={own?.note?.message} {...register(`cautions.${index}.note`, { setValueAs: textOrAbsent })} />
       {refers && <ClearanceFields index={index} register={register} own={own} cleared={Boolean(entry.clearedOn)} />}
       <p className="text-small text-ink-soft">
         {entry?.stopped
           ? 'It applies until a doctor or hand therapist clears it. Record who cleared it and when. You can’t remove it.'
-          : entry && CAUTIONS[entry.caution].advice}
+          : isChosen(entry) && CAUTIONS[entry.caution].advice}
       </p>
     </div>
   );
@@ -86,10 +89,21 @@ const StopNamed = ({ entry }: { entry: RecordedCaution }) => (
   </p>
 );
 
-function WhatAndWhose({ index, register, own, remove }: Omit<EntryProps, 'entry'> & { remove: () => void }) {
+function WhatAndWhose({
+  index,
+  register,
+  own,
+  remove,
+  isChosen: chosen,
+}: Omit<EntryProps, 'entry'> & { remove: () => void; isChosen: boolean }) {
   return (
     <div className="grid gap-3 sm:grid-cols-[1fr_9rem_10rem_auto]">
-      <SelectField label="Restriction" error={own?.caution?.message} {...register(`cautions.${index}.caution`)}>
+      <SelectField
+        label="Restriction"
+        error={own?.caution && (chosen ? own.caution.message : 'Choose a restriction, or remove this row.')}
+        {...register(`cautions.${index}.caution`)}
+      >
+        {!chosen && <option value={NOT_CHOSEN}>Choose…</option>}
         {WRITTEN_CAUTION_IDS.map((name) => (
           <option key={name} value={name}>
             {CAUTIONS[name].label}
@@ -173,5 +187,3 @@ function ClearanceFields({ index, register, own, cleared }: ClearanceProps) {
     </>
   );
 }
-
-const firstFree = (taken: readonly CautionId[]) => WRITTEN_CAUTION_IDS.find((id) => !taken.includes(id)) ?? firstOf(WRITTEN_CAUTION_IDS);

@@ -17,10 +17,12 @@ import {
   type RecordedCaution,
   skeletonOf,
   standingVerdict,
+  unaskedIn,
   handsOf,
 } from '@clay-pot/core';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link } from 'react-router';
+import { useIntakes } from '../../api/queries.js';
 import { CheckInDue } from '../../domain/athlete/check-in-due.js';
 import { HandVerdicts } from '../../domain/athlete/screening-panel.js';
 import { useStandingCautions } from '../../domain/athlete/standing-cautions.js';
@@ -34,11 +36,17 @@ const HandPlaces = lazy(() => import('../../drawing/hand/hand-places.js').then((
 /** The status of each hand today, its restrictions and who cleared them, and where it hurts, on the hands. */
 export function Clearance({ person, edit }: { person: Athlete; edit: () => void }) {
   const cautions = useStandingCautions(person);
+  const intakes = useIntakes(person.id).data;
   const waits = cautions.some(forbidsLoading);
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
       <CheckInDue athlete={person} />
-      <HandVerdicts hands={{ left: standingVerdict(cautions, 'left'), right: standingVerdict(cautions, 'right') }} />
+      {intakes && (
+        <HandVerdicts
+          hands={{ left: standingVerdict(cautions, 'left'), right: standingVerdict(cautions, 'right') }}
+          unasked={unaskedIn(intakes[0]?.answers)}
+        />
+      )}
       <div className="grid gap-x-10 gap-y-4 lg:flex lg:items-start">
         <Part
           title="Restrictions"

@@ -1,4 +1,4 @@
-import { cautionLabel, dayWords, forbidsLoading, keyOfCaution, minutesText, standingVerdict } from '@clay-pot/core';
+import { cautionLabel, dayWords, forbidsLoading, keyOfCaution, minutesText, standingVerdict, unaskedIn } from '@clay-pot/core';
 import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { useIntakes, useReadings, useSequences } from '../../api/queries.js';
@@ -29,7 +29,10 @@ export default function OverviewSection() {
     <div className="grid grid-cols-[minmax(0,1fr)] gap-y-5">
       <div className="grid gap-2">
         <CheckInDue athlete={person} />
-        <HandVerdicts hands={{ left: standingVerdict(cautions, 'left'), right: standingVerdict(cautions, 'right') }} />
+        <HandVerdicts
+          hands={{ left: standingVerdict(cautions, 'left'), right: standingVerdict(cautions, 'right') }}
+          unasked={unaskedIn(intakes[0]?.answers)}
+        />
         {cautions.length > 0 && (
           <p className="flex flex-wrap gap-x-3 gap-y-1 text-small">
             {cautions.map((entry) => (

@@ -100,9 +100,10 @@ describe('where to begin', () => {
 });
 
 describe('what stands today', () => {
-  const shown = async (cautions: Athlete['cautions']) => {
+  const shown = async (cautions: Athlete['cautions'], asked: object | null = { signs: [], symptoms: [], history: [] }) => {
     const athlete = someone({ cautions });
-    answering(answers([], athlete));
+    const intakes = asked ? [{ id: 'i1', onDay: '2026-05-01', verdict: 'go', answers: asked }] : [];
+    answering({ ...answers([], athlete), [`GET ${at}/intakes`]: intakes });
     show(<Clearance person={athlete} edit={() => undefined} />);
     await settle();
   };
@@ -120,6 +121,12 @@ describe('what stands today', () => {
     expect(screen.getByText('Clear to train')).toBeTruthy();
     expect(screen.getByText('No restrictions.')).toBeTruthy();
     expect(screen.queryByRole('link', { name: 'Letter' })).toBeNull();
+  });
+
+  test('nobody is clear to train who was not asked', async () => {
+    await shown([], null);
+    expect(screen.getByText('Not asked yet')).toBeTruthy();
+    expect(screen.queryByText('Clear to train')).toBeNull();
   });
 
   test('a clearance says until when', async () => {
