@@ -88,7 +88,7 @@ test('without a connection a sign that refers stands at once, and the letter say
     .click();
   await page.getByRole('navigation', { name: 'Steps' }).getByRole('button', { name: 'Result' }).click();
   await expect(page.getByText('No loading until a doctor or hand therapist has cleared it.')).toBeVisible();
-  await expect(page.getByText('Clear to train.')).toBeVisible();
+  await expect(page.getByText('Not asked yet')).toBeVisible();
   await go(page, 'Save');
   await heading(page, 'About the hands of Ebba Thorne');
   await expect(page.getByText('Numbness or tingling, especially at night, left hand')).toBeVisible();

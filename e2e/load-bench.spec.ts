@@ -63,6 +63,7 @@ test('by mouse: knees and shoulders are dragged, a load is found, positions are 
   await expect(load(page, 'left')).toContainText('22.5');
 
   await page.getByLabel('Level name').fill('Between all fours and knees back');
+  await expect(page.getByText('Saved as “Palm support, for Callum Reyes-Whitlock”')).toBeVisible();
   await page.getByRole('button', { name: 'Save level' }).click();
   // Found for him: what the ladder raises is judged by his body, and it says whose it is.
   await expect(page.getByRole('heading', { name: 'Palm support, for Callum Reyes-Whitlock' })).toBeVisible();

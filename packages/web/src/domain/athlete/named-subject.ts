@@ -14,15 +14,15 @@ export interface NamedSubject extends SubjectOnRecord {
 
 /** An athlete as the computations read one; without an athlete the reference person. */
 export function useSubject(athleteId: string | undefined): NamedSubject {
-  const athlete = useAthlete(athleteId).data;
+  const { data: athlete, isLoading: athleteLoads } = useAthlete(athleteId);
   const { data: readings, isLoading: readingsLoad } = useReadings(athleteId);
   const { data: seen, isLoading: evidenceLoads } = useEvidence(athleteId);
-  const isLoading = readingsLoad || evidenceLoads;
+  const isLoading = athleteLoads || readingsLoad || evidenceLoads;
   return useMemo(() => {
     const today = isoToday();
     if (!athlete) {
       const person = referencePerson(REFERENCE_BODIES['not stated'], today);
-      return { person, name: 'an average adult', estimated: [], athleteId: undefined, isLoading: false };
+      return { person, name: 'an average adult', estimated: [], athleteId: undefined, isLoading };
     }
     return { ...personOf(athlete, readings ?? [], today, seen), name: athlete.name, athleteId: athlete.id, isLoading };
   }, [athlete, readings, seen, isLoading]);

@@ -27,6 +27,8 @@ export function SaveLevel({ block, suggested, ...keeping }: Props) {
   const subject: LevelFor = { person: who.person, athlete: athlete ? { cautions, equipment: athlete.equipment } : null };
   const { register, handleSubmit, setError, formState } = useForm<{ name: string }>({ defaultValues: { name: '' } });
   const { isSubmitting, errors } = formState;
+  // Whose it is must be known before it is saved.
+  const waits = isSubmitting || who.isLoading;
   const query = who.athleteId ? `?athlete=${who.athleteId}` : '';
 
   /** Saves the level, and opens the place where it is used. What the movement’s rules say against it is listed below. */
@@ -46,7 +48,7 @@ export function SaveLevel({ block, suggested, ...keeping }: Props) {
         {block && (
           <Button
             kind="primary"
-            disabled={isSubmitting}
+            disabled={waits}
             onClick={() =>
               void doing(async (kept) => {
                 await intoBlock(subject, block, kept);
@@ -71,7 +73,7 @@ export function SaveLevel({ block, suggested, ...keeping }: Props) {
             });
           }}
         />
-        <Button disabled={isSubmitting} onClick={() => void doing(({ stored }) => Promise.resolve(`/movements/${stored.id}`))}>
+        <Button disabled={waits} onClick={() => void doing(({ stored }) => Promise.resolve(`/movements/${stored.id}`))}>
           Save level
         </Button>
       </div>
