@@ -1,4 +1,4 @@
-import { expect, openSequence, test, todayAtTheHall, pass, toLead, choose, more } from './house.js';
+import { expect, openSequence, someoneNew, test, todayAtTheHall, pass, toLead, choose, more } from './house.js';
 import { lead, recorded, skip } from './leading.js';
 
 test.use({ viewport: { width: 390, height: 844 } });
@@ -7,7 +7,8 @@ test('something else that hurts is recorded with hand and place, and all of its 
   coach: page,
   house,
 }) => {
-  await lead(page, 'Loading the palms', 'Tobi Marchetti');
+  const athleteId = await someoneNew(page, house, 'Morwenna Sark');
+  await lead(page, 'Loading the palms', 'Morwenna Sark');
   for (let step = 0; step < 7; step++) await skip(page);
   const now = page.getByRole('region', { name: 'Now' });
   while (!(await now.textContent())!.includes('Palm rocks, fore and aft')) await skip(page);
@@ -19,15 +20,25 @@ test('something else that hurts is recorded with hand and place, and all of its 
   await page.getByRole('button', { name: 'Save' }).click();
   const dialog = page.getByRole('dialog');
   await expect(dialog).toContainText('Take an easier level or stop here.');
-  const out = dialog.getByRole('button', { name: /^Remove palm rocks, fore and aft/ });
-  await expect(out).toContainText('Remove palm lift');
-  await out.click();
-  await expect(now).not.toContainText('Palm');
+  // Everything to come that loads the place is shown with what becomes of it, and can be changed.
+  await expect(dialog).toContainText('These blocks load the same place');
+  const rocks = dialog.getByRole('combobox', { name: /^Palm rocks, fore and aft/ });
+  await expect(dialog.getByRole('combobox', { name: 'Palm lift', exact: true })).toBeVisible();
+  await expect(rocks.getByRole('option', { name: 'Keep it as it is' })).toHaveCount(0);
+  await rocks.selectOption({ label: 'Remove it' });
+  await dialog.getByRole('button', { name: /^Change \d blocks$/ }).click();
+  await expect(now).not.toContainText('Palm rocks');
   await page.getByRole('button', { name: 'End early' }).click();
   await page.getByRole('button', { name: 'Save record' }).click();
   await expect(page.getByText('Hurt during the session: right hand, wrist, back: 6 of 10')).toBeVisible();
   const record = await recorded(page, house);
   expect(record).toMatchObject({ maxDiscomfort: 6, complaints: [{ hand: 'right', place: 'wrist-back' }] });
+  // It stands in the person's record, and limits what is led next.
+  await page.goto(`/people/${athleteId}`);
+  await expect(page.getByText('Wrist, back, 6 of 10, right hand').first()).toBeVisible();
+  await openSequence(page, 'Loading the palms');
+  await choose(page, 'Athlete', 'Morwenna Sark');
+  await expect(page.getByRole('region', { name: 'Checks' })).toContainText('of extension, limit 40°');
 });
 
 test('discomfort of five and more stands the clock and offers to ease; the easier level is recorded', async ({ coach: page, house }) => {

@@ -72,6 +72,8 @@ export const RECORDED_CAUTION = record(
     score: optional(bounded(SCORE, 'How much, 0–10')),
     /** The answers that it follows from; the next answers replace it. */
     intakeId: optional(idOf('answers')),
+    /** The session in which it was felt; the next answers replace it. */
+    sessionId: optional(idOf('a session')),
     /** The stopped session or the check-in that reported it, and the sign: only a clearance lifts it. */
     stopped: optional(
       record({

@@ -1,8 +1,10 @@
 import type { BlockReportInput, ComplaintInput, DoneSetInput, FormTickInput, HandLookInput } from '@clay-pot/contracts';
-import { findLevel } from '@clay-pot/core';
+import { ageOn, cautionsOfComplaint, findLevel, withFelt } from '@clay-pot/core';
 import type { StudioLibrary } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
+import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
+import { dayIn } from '../http/clock.js';
 import { invalid } from '../http/problem.js';
 import { raiseEvidence } from '../kept/evidence-revision.js';
 import { LibraryService } from '../library/library.service.js';
@@ -36,7 +38,12 @@ export class ReportsService {
 
   async addComplaint(scope: StudioScope, sessionId: string, id: string, input: ComplaintInput): Promise<void> {
     const complaint = { ...input, id, sessionId, at: new Date(input.at) };
-    await this.add(scope, sessionId, input.blockId, (held) => addOnce(held, ComplaintRow, complaint, 'complaint'));
+    await this.add(scope, sessionId, input.blockId, async (held) => {
+      // Sent again it is no news: a later check-in may have said how it went on.
+      if (await held.of(ComplaintRow).one({ id, sessionId })) return addOnce(held, ComplaintRow, complaint, 'complaint');
+      await addOnce(held, ComplaintRow, complaint, 'complaint');
+      await recordFelt(held, complaint);
+    });
   }
 
   async addLook(scope: StudioScope, sessionId: string, id: string, input: HandLookInput): Promise<void> {
@@ -67,4 +74,16 @@ export class ReportsService {
       if (session.ending !== null) await raiseEvidence(held, session.athleteId);
     });
   }
+}
+
+/** Puts what hurt into the athlete’s record, where it limits all that is planned, generated and led until the next check-in. */
+async function recordFelt(held: StudioScope, complaint: Omit<ComplaintInput, 'at'> & { sessionId: string; at: Date }): Promise<void> {
+  const { athleteId } = await held.of(SessionRow).get(complaint.sessionId, 'session');
+  const { id, cautions, rowVersion, birthDate, sex } = await held.of(AthleteRow).hold(athleteId, 'athlete');
+  const onDay = dayIn(held.timeZone, complaint.at);
+  const ageYears = birthDate ? ageOn(birthDate, onDay) : null;
+  const felt = cautionsOfComplaint(complaint, { sessionId: complaint.sessionId, onDay, ageYears, sex });
+  if (felt.length === 0) return;
+  await held.of(AthleteRow).update({ id }, { cautions: withFelt(cautions, felt), rowVersion: rowVersion + 1 });
+  await raiseEvidence(held, athleteId);
 }

@@ -10,6 +10,7 @@ import {
   type StopSign,
   stopsOf,
   viewOf,
+  withoutSettled,
   withStops,
   type WorkingSide,
   sentenceText,
@@ -141,6 +142,7 @@ export class SessionsService {
       const check = { morning, morningOn, morningBefore: await morningBefore(held, session) };
       await held.of(SessionRow).update({ id }, { ...check, revision: session.revision + 1 });
       await raiseEvidence(held, session.athleteId);
+      await settle(held, session, morning);
       if (morning.numb) await bar(held, session, { sign: 'numbness', hand: morning.numb, onDay: morningOn });
     });
   }
@@ -179,6 +181,13 @@ const withoutOwner = <R extends StudioOwned & { sessionId: string; at: Date }>({
   ...row,
   at: at.toISOString(),
 });
+
+/** Takes what was mildly sore out of the athlete’s record where it is fine the next morning. */
+async function settle(held: StudioScope, session: SessionRow, morning: MorningInput): Promise<void> {
+  const { id, cautions, rowVersion } = await held.of(AthleteRow).hold(session.athleteId, 'athlete');
+  const next = withoutSettled(cautions, session.id, morning);
+  if (next.length < cautions.length) await held.of(AthleteRow).update({ id }, { cautions: next, rowVersion: rowVersion + 1 });
+}
 
 /** Puts the reason for stopping a session into the athlete’s record, where it stays until it is cleared. */
 async function bar(held: StudioScope, session: SessionRow, stop: { sign: StopSign; hand: WorkingSide; onDay: string }): Promise<void> {

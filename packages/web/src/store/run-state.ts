@@ -25,6 +25,8 @@ export interface Run {
   readonly paused: boolean;
   readonly sets: readonly RecordedSet[];
   readonly reports: Readonly<Record<string, BlockReportInput>>;
+  /** Blocks in which something hurt, with how much: they are not fine afterwards. */
+  readonly hurt: Readonly<Record<string, number>>;
   /** What was seen of hands where it stopped to look again. */
   readonly looks: readonly HandLookInput[];
   /** Faults of form that were ticked while watching. */
@@ -52,10 +54,10 @@ export const useRun = perAccount(
       // Whoever comes back finds the clock paused, not running in the background.
       merge: (stored) => {
         const { run } = (stored ?? { run: null }) as {
-          run: (Omit<Run, 'equipment' | 'looks' | 'form'> & Partial<Run>) | null;
+          run: (Omit<Run, 'equipment' | 'looks' | 'form' | 'hurt'> & Partial<Run>) | null;
         };
         // A session that was begun before it kept what is at hand, what was looked at, or faults of form, knows of nothing.
-        const athlete = { equipment: run?.equipment ?? [], looks: run?.looks ?? [], form: run?.form ?? [] };
+        const athlete = { equipment: run?.equipment ?? [], looks: run?.looks ?? [], form: run?.form ?? [], hurt: run?.hurt ?? {} };
         return { run: run && { ...run, ...athlete, paused: true } };
       },
       onRehydrateStorage: () => (state) => {

@@ -232,7 +232,7 @@ test('every message keeps the server’s own rules, in an order in which each fi
   rate('a', { discomfort: 5, exertion: 5, note: '' });
   correct(run().sets[0]!.id, 12);
   changeAhead([{ kind: 'change', blockId: 'b', levelId: 'soft' }]);
-  complain({ hand: 'left', place: 'palm', discomfort: 3 });
+  complain({ hand: 'left', place: 'palm', discomfort: 3 }, { ageYears: 30, sex: 'not stated' });
   allFine(['b']);
   tick(40_000);
   skipStint();

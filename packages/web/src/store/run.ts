@@ -3,6 +3,8 @@ import {
   applyEdits,
   AT_START,
   back,
+  cautionsOfComplaint,
+  type ComplaintContext,
   type Edit,
   extend,
   finish,
@@ -13,6 +15,7 @@ import {
   momentMs,
   type Move,
   type Playhead,
+  type RecordedCaution,
   rejoin,
   type Sequence,
   skip,
@@ -23,6 +26,7 @@ import {
   stopCaution,
   type StopSign,
   type Timeline,
+  withFelt,
   type WorkingSide,
 } from '@clay-pot/core';
 import type { BlockReportInput, ComplaintInput, Ending } from '@clay-pot/contracts';
@@ -52,7 +56,7 @@ export function beginRun(who: Led): void {
   const startedAt = now();
   const id = uuid();
   takeLead(() => undefined);
-  const fresh = { head: AT_START, paused: false, sets: [], reports: {}, looks: [], form: [], toRate: [], ended: null };
+  const fresh = { head: AT_START, paused: false, sets: [], reports: {}, hurt: {}, looks: [], form: [], toRate: [], ended: null };
   useRun.setState({ run: { ...who, id, startedAt, ...fresh } });
   const { athleteId, sequenceId, sequence: plan } = who;
   send(`/sessions/${id}`, { athleteId, sequenceId, plan, startedAt });
@@ -207,16 +211,33 @@ export function rate(blockId: string, answer: Pick<BlockReportInput, 'discomfort
   });
 }
 
-/** Nothing hurt in these blocks; how hard they were stays untold. */
+/** Nothing hurt in these blocks; how hard they were stays untold. Where something did, that is what is recorded. */
 export function allFine(blockIds: readonly string[]): void {
-  for (const id of blockIds) rate(id, { discomfort: 0, exertion: null, note: '' });
+  const hurt = useRun.getState().run?.hurt ?? {};
+  for (const id of blockIds) rate(id, { discomfort: hurt[id] ?? 0, exertion: null, note: '' });
 }
 
-/** What hurts in the middle of a block and does not end the session. */
-export function complain(what: Omit<ComplaintInput, 'blockId' | 'at'>): void {
+/**
+ * What hurts in the middle of a block and does not end the session: recorded, and from here on it limits what is led, as it will what is planned.
+ * @param who of whom it is, for what follows from age
+ * @returns what it leaves behind
+ */
+export function complain(
+  what: Omit<ComplaintInput, 'blockId' | 'at'>,
+  { ageYears, sex }: Pick<ComplaintContext, 'ageYears' | 'sex'>,
+): readonly RecordedCaution[] {
   const { run } = useRun.getState();
   const blockId = run && currentBlock(run);
-  if (run && blockId) send(`/sessions/${run.id}/complaints/${uuid()}`, { blockId, ...what, at: now() });
+  if (!run || !blockId) return [];
+  send(`/sessions/${run.id}/complaints/${uuid()}`, { blockId, ...what, at: now() });
+  const felt = cautionsOfComplaint(what, { sessionId: run.id, onDay: isoToday(), ageYears, sex });
+  if (felt.length > 0) {
+    change(({ hurt, cautions }) => ({
+      hurt: { ...hurt, [blockId]: Math.max(hurt[blockId] ?? 0, what.discomfort) },
+      cautions: withFelt(cautions, felt),
+    }));
+  }
+  return felt;
 }
 
 /** Puts a count right: the row stays, another one says what holds. */

@@ -7,7 +7,7 @@ import { fittedTo, kilogramsNameOf, ownLoadsOf } from '../../model/own-load.js';
 import { goesToFailure, withoutOpenEnds } from '../doses/open-ends.js';
 import { roughHeightM } from '../../model/posture.js';
 import { kilogramsOf } from '../../mechanics/as-dosed.js';
-import { handsWorking } from '../../vocabulary/hands.js';
+import { HANDS, handsWorking } from '../../vocabulary/hands.js';
 import { OWN_LOADS } from '../../vocabulary/own-load.js';
 import { usesNoMore } from '../gate/at-hand.js';
 import { asksMoreThan, type EaseReason } from '../gate/asks-no-more.js';
@@ -18,7 +18,7 @@ import { unusualInDose, usualDose } from '../doses/usual-dose.js';
 
 /** A kind of answer, with the edits that it could be, the least change first. */
 export interface Answer {
-  readonly kind: 'hand' | 'incline' | 'level' | 'less' | 'other' | 'out';
+  readonly kind: 'hand' | 'incline' | 'level' | 'less' | 'other' | 'side' | 'out';
   readonly tries: readonly (readonly Edit[])[];
 }
 
@@ -50,6 +50,7 @@ const FORMS: Record<Answer['kind'], (view: SessionView, block: BlockView) => Edi
   level: (_view, block) => easierLevels(block),
   less: (_view, block) => lessOf(block),
   other: others,
+  side: (_view, block) => oneHandAlone(block),
   out: (_view, { block }) => [[{ kind: 'remove', blockId: block.id }]],
 };
 const KINDS = Object.keys(FORMS) as Answer['kind'][];
@@ -122,6 +123,14 @@ function easierLevels({ block, movement, level }: BlockView): Edit[][] {
       const dose = stays ? fittedTo(plain, easier, movement) : easier.dose;
       return [{ kind: 'change', blockId: block.id, levelId: easier.id, dose: { ...dose, sides: block.dose.sides } }];
     });
+}
+
+/** By one hand alone, where both do it and its movement is done so. */
+function oneHandAlone({ block, movement }: BlockView): Edit[][] {
+  if (handsWorking(block.dose.sides).length < HANDS.length) return [];
+  return HANDS.filter((hand) => movement.sides.includes(hand)).map((hand): Edit[] => [
+    { kind: 'change', blockId: block.id, dose: { ...block.dose, sides: hand } },
+  ]);
 }
 
 /** What is left of a set, when it is shortened. */

@@ -7,6 +7,10 @@ import type { EaseReason } from '../gate/asks-no-more.js';
 import { blockOf } from '../checks/block-views.js';
 import { editChanges } from './edit-words.js';
 import { type Answer, gentlerFor } from './gentler.js';
+import type { RecordedCaution } from '../../model/athlete.js';
+import { type Work, workIn } from '../gate/moments.js';
+import { limitBroken, waitsFor } from '../gate/restrictions.js';
+import { stopsOf } from '../safety/may-begin.js';
 import { objectionsTo } from './objections.js';
 
 /** A change for the rest of a session: what becomes of each block, and the edits that do it. */
@@ -17,7 +21,7 @@ export interface Ease {
 
 /** What is tried first: where it hurts, another hold before another level; where it is only too hard, the other way round. */
 const ORDER: Record<EaseReason, readonly Answer['kind'][]> = {
-  hurts: ['hand', 'incline', 'level', 'other', 'less'],
+  hurts: ['hand', 'incline', 'level', 'other', 'less', 'side'],
   hard: ['level', 'less', 'hand', 'incline', 'other'],
 };
 /** How many gentler forms of one block stand beside leaving it out. */
@@ -54,6 +58,43 @@ function formIn(view: SessionView, answers: readonly Answer[], kind: Answer['kin
   const tries = answers.find((answer) => answer.kind === kind)?.tries ?? [];
   return tries.find((edits) => objectionsTo(view, edits, { upTo: 'stop', isEasing: true }).length === 0) ?? null;
 }
+
+/** What can be done about one of several blocks: gentler forms, and leaving it out at last. */
+export interface BlockEases {
+  readonly blockId: string;
+  /** The first is proposed. */
+  readonly eases: readonly Ease[];
+  /** Whether it may also stay as it is: nothing forbids it. */
+  readonly mayStay: boolean;
+}
+
+/** Each of several blocks with what can be done about it: shown before anything is changed, and chosen one by one. */
+export function easesOfEach(view: SessionView, blockIds: readonly string[], reason: EaseReason): BlockEases[] {
+  const stopped = new Set(stopsOf(view).flatMap(({ blockIds: ids }) => ids));
+  const there = new Set(view.blocks.map(({ movement: { id } }) => id));
+  return blockIds.map((blockId) => {
+    // The same movement again and again is no answer: what comes already goes last.
+    const isNew = ({ edits }: Ease) => edits.every((edit) => edit.kind !== 'change' || !edit.movementId || !there.has(edit.movementId));
+    const all = easesFor(view, [blockId], reason);
+    const eases = [...all.filter(isNew), ...all.filter((ease) => !isNew(ease))];
+    for (const edit of eases[0]?.edits ?? []) if (edit.kind === 'change' && edit.movementId) there.add(edit.movementId);
+    return { blockId, eases, mayStay: !stopped.has(blockId) };
+  });
+}
+
+/**
+ * Blocks that what hurts concerns: those of the kind in which it was felt, and all that the sore place limits or forbids, wherever it is loaded.
+ * @param felt what the complaint leaves behind (`cautionsOfComplaint`)
+ * @returns their ids in order
+ */
+export function affectedBy(view: SessionView, blockId: string, felt: readonly RecordedCaution[]): string[] {
+  const kind = new Set(kindOf(view, blockId));
+  return view.blocks
+    .filter((seen) => kind.has(seen.block.id) || felt.some((entry) => isAgainst(entry, workIn(seen))))
+    .map(({ block }) => block.id);
+}
+
+const isAgainst = (entry: RecordedCaution, work: Work): boolean => waitsFor(entry, work) || limitBroken(entry, work) !== null;
 
 /**
  * Blocks that ask of the hand what one block asks: the same movement, the same contact under load, or without any a like movement for the same muscles. What

@@ -8,6 +8,7 @@ import type { Timeline } from '../../timeline/timeline.js';
 import { type Hand, HANDS } from '../../vocabulary/hands.js';
 import { groupedBy, lastOf, must } from '../../vocabulary/lists.js';
 import type { SetUnit } from '../../vocabulary/work.js';
+import { isHurt } from '../reports/complaints.js';
 import { formFaultsOf } from '../reports/form.js';
 import type { MorningAdvice } from '../reports/morning.js';
 
@@ -132,12 +133,17 @@ function doneOfBlock(
     sets: full.length,
     amount,
     effortPercent: form.wasEased ? null : (block.dose.effortPercent ?? null),
-    isWhole: !form.wasEased && pieces.every(({ isFull }) => isFull),
+    // What hurt was not finished, however much of it was done.
+    isWhole: !form.wasEased && !complaintsOf(session, block.id, hand).some(isHurt) && pieces.every(({ isFull }) => isFull),
     ...feltOf(session, block.id, hand),
     morning: session.mornings[hand],
     formFaults: formFaultsOf(session.form, block.id, hand),
   };
 }
+
+/** What hurt of a hand in the middle of a block. */
+const complaintsOf = ({ complaints }: Pick<LedSession, 'complaints'>, blockId: string, hand: Hand) =>
+  complaints.filter((each) => each.blockId === blockId && (each.hand === hand || each.hand === 'both'));
 
 /** The last report of a block counts, and so do complaints in the middle of it. */
 function feltOf({ reports, complaints }: LedSession, blockId: string, hand: Hand): Pick<WorkDone, 'discomfort' | 'exertion'> {
@@ -147,9 +153,7 @@ function feltOf({ reports, complaints }: LedSession, blockId: string, hand: Hand
     .at(-1);
   const scores = [
     ...(report ? [report.discomfort] : []),
-    ...complaints
-      .filter((each) => each.blockId === blockId && (each.hand === hand || each.hand === 'both'))
-      .map(({ discomfort }) => discomfort),
+    ...complaintsOf({ complaints }, blockId, hand).map(({ discomfort }) => discomfort),
   ];
   return { discomfort: scores.length > 0 ? Math.max(...scores) : null, exertion: report?.exertion ?? null };
 }

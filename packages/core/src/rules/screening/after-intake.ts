@@ -7,15 +7,19 @@ import { byThing, handByHand, ofHand } from './per-hand.js';
 const adapts = ({ caution }: RecordedCaution) => CAUTIONS[caution].rule === 'adapt';
 
 /**
- * A record’s cautions after new answers. What adapts and came from earlier answers is as it was said now; what a coach wrote, what forbids loading and
+ * A record’s cautions after new answers. What adapts and came from earlier answers or from a session is as it was said now; what a coach wrote, what forbids loading and
  * what stopped a session stays until somebody clears it. A clearance answers what was before it, and nothing that came after.
  * @param fresh what follows from the answers (`screen`)
  */
 export const afterIntake = (recorded: readonly RecordedCaution[], fresh: readonly RecordedCaution[]): RecordedCaution[] =>
   withMore(
-    recorded.filter((entry) => entry.intakeId === undefined || !adapts(entry)),
+    recorded.filter((entry) => (entry.intakeId === undefined && entry.sessionId === undefined) || !adapts(entry)),
     fresh,
   );
+
+/** A record’s cautions with what a session left behind. */
+export const withFelt = (recorded: readonly RecordedCaution[], felt: readonly RecordedCaution[]): RecordedCaution[] =>
+  withMore(recorded, felt);
 
 /** A record’s cautions with what forbids loading of answers that came late: they change nothing else that later ones said. */
 export const withReferrals = (recorded: readonly RecordedCaution[], late: readonly RecordedCaution[]): RecordedCaution[] =>

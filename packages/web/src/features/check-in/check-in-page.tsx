@@ -84,7 +84,10 @@ function Asking({ athlete, draft, newest }: { athlete: Athlete; draft: IntakeDra
     void navigate(`/people/${athlete.id}`);
   }
   function next() {
-    if (mine.length > 0) return setShownFor(step);
+    if (mine.length > 0) {
+      setShownFor(step);
+      return;
+    }
     // Going on without an answer says that nothing of it applies; a step that was jumped over was not asked.
     const question = current?.question;
     if (question && answers[question] === undefined) answer(athlete.id, { [question]: [] });

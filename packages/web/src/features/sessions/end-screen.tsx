@@ -104,8 +104,16 @@ function Untold({ run }: { run: Run }) {
         )}
       </ul>
       <Button className="mt-2 min-h-12 w-full text-lead" onClick={() => allFine(toRate)}>
-        {toRate.length === 1 ? 'It was fine' : `All ${toRate.length} were fine: nothing hurt`}
+        {fineWords(toRate, run)}
       </Button>
     </section>
   );
+}
+
+/** What hurt is not fine afterwards: it keeps the score that was given. */
+function fineWords(toRate: readonly string[], { hurt }: Run): string {
+  const fine = toRate.filter((id) => hurt[id] === undefined).length;
+  if (fine === 0) return 'Keep what was recorded';
+  if (fine < toRate.length) return fine === 1 ? 'The other one was fine' : `The other ${fine} were fine`;
+  return fine === 1 ? 'It was fine' : `All ${fine} were fine: nothing hurt`;
 }

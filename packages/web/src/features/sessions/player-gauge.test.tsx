@@ -24,6 +24,7 @@ const runOf = (event: number, change: Partial<Run>): Run => ({
     paused: false,
     sets: [],
     reports: {},
+    hurt: {},
     toRate: [],
     looks: [],
     form: [],

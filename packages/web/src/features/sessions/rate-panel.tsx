@@ -40,9 +40,11 @@ export function AskBar({ run, blockId, onTell }: { run: Run; blockId: string; on
         How was “{name}”?
         <KeptOnGauge run={run} blockId={blockId} />
       </h2>
-      <Button className="h-11 min-w-16" aria-label={`Fine: ${name}`} onClick={() => allFine([blockId])}>
-        Fine
-      </Button>
+      {run.hurt[blockId] === undefined && (
+        <Button className="h-11 min-w-16" aria-label={`Fine: ${name}`} onClick={() => allFine([blockId])}>
+          Fine
+        </Button>
+      )}
       <Button className="h-11" aria-label={`Tell more: ${name}`} onClick={onTell}>
         Rate…
       </Button>

@@ -3,8 +3,10 @@ import {
   capital,
   complaintWords,
   DISCOMFORT_WORDS,
+  forbidsLoading,
   HAND_WORDS,
   must,
+  type RecordedCaution,
   type SorePlace,
   STOP_SIGN_IDS,
   STOP_SIGNS,
@@ -12,6 +14,7 @@ import {
   type WorkingSide,
 } from '@clay-pot/core';
 import { type ReactNode, useEffect, useState } from 'react';
+import { useSubject } from '../../domain/athlete/named-subject.js';
 import { methodFor } from '../../store/library.js';
 import { complain, currentBlock, endRun, type Run, setPaused } from '../../store/run.js';
 import { Button } from '../../ui/button.js';
@@ -77,10 +80,11 @@ interface OtherProps {
 function OtherPain({ run, hand, setHand, onClose }: OtherProps) {
   const [place, setPlace] = useState<SorePlace | null>(null);
   const [discomfort, setDiscomfort] = useState<number | null>(null);
-  const [isReported, setTold] = useState(false);
+  const [felt, setFelt] = useState<readonly RecordedCaution[] | null>(null);
+  const { person } = useSubject(run.athleteId);
   const missing = [place === null && 'where it hurts', discomfort === null && 'how much'].filter(Boolean);
-  if (isReported && place !== null && discomfort !== null) {
-    return <WhatNow run={run} stopped={{ hand, place, discomfort }} onClose={onClose} />;
+  if (felt !== null && place !== null && discomfort !== null) {
+    return <WhatNow {...{ run, felt, onClose }} complaint={{ hand, place, discomfort }} />;
   }
   return (
     <Question title="Where, and how much?" onClose={onClose}>
@@ -94,8 +98,7 @@ function OtherPain({ run, hand, setHand, onClose }: OtherProps) {
         disabled={missing.length > 0}
         onClick={() => {
           if (place === null || discomfort === null) return;
-          complain({ hand, place, discomfort });
-          setTold(true);
+          setFelt(complain({ hand, place, discomfort }, { ageYears: person.ageYears, sex: person.body.sex }));
         }}
       >
         {missing.length ? `Say ${missing.join(' and ')}` : 'Save'}
@@ -107,25 +110,30 @@ function OtherPain({ run, hand, setHand, onClose }: OtherProps) {
   );
 }
 
-/** What follows from the report, by the rule of the method. */
-function WhatNow({
-  run,
-  stopped,
-  onClose,
-}: {
+interface WhatNowProps {
   run: Run;
-  stopped: { hand: WorkingSide; place: SorePlace; discomfort: number };
+  complaint: { hand: WorkingSide; place: SorePlace; discomfort: number };
+  /** What it leaves behind: it limits all that follows. */
+  felt: readonly RecordedCaution[];
   onClose: () => void;
-}) {
-  const advice = adviseOnDiscomfort(stopped.discomfort, methodFor(run.sequence).discomfort);
+}
+
+/** What follows from the report, by the rule of the method. */
+function WhatNow({ run, complaint, felt, onClose }: WhatNowProps) {
+  const advice = adviseOnDiscomfort(complaint.discomfort, methodFor(run.sequence).discomfort);
+  const isReferred = felt.some(forbidsLoading);
   // The question is about the block at the time of the report, whatever the session goes on to.
   const [blockId] = useState(() => must(currentBlock(run), 'a block of the session'));
   return (
-    <Question title={DISCOMFORT_WORDS[advice]} onClose={onClose}>
-      <p className="mt-1">{capital(complaintWords(stopped))}, saved.</p>
+    <Question title={isReferred ? 'Don’t load this hand any more today.' : DISCOMFORT_WORDS[advice]} onClose={onClose}>
+      <p className="mt-1">{capital(complaintWords(complaint))}, saved.</p>
+      {isReferred && <p className="mt-1 font-semibold">Have it checked by a doctor or hand therapist before it is loaded again.</p>}
+      {felt.length > 0 && advice !== 'ease-or-stop' && (
+        <EaseChoices {...{ run, blockId, felt }} reason="hurts" onlyForbidden onDone={onClose} />
+      )}
       {advice === 'ease-or-stop' && (
         <>
-          <EaseChoices run={run} blockId={blockId} reason="hurts" onDone={onClose} />
+          <EaseChoices {...{ run, blockId, felt }} reason="hurts" onDone={onClose} />
           <Button
             kind="stop"
             className="mt-2 min-h-12 w-full"

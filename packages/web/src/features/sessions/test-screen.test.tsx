@@ -21,6 +21,7 @@ const run = (change: Partial<Run> = {}, tests: SessionTest[] = ['passive.wrist-e
     paused: false,
     sets: [],
     reports: {},
+    hurt: {},
     looks: [],
     form: [],
     toRate: [],
