@@ -54,6 +54,7 @@ export function comingPlans(question: ComingQuestion): ComingPlan[] {
       place: { programmeId: null, sequenceId },
       sequence: plan,
       day: dayOf(sequenceId),
+      days: [dayOf(sequenceId)].filter((day) => day !== null),
       rises: false,
       loads: loads(plan),
     })),
@@ -68,15 +69,17 @@ function comingIn(
   const sequenceOf = sequencesOn(programme, lookup, { cautions, percentOn: () => 100 });
   return programme.plans.flatMap(({ id: planId, sequenceId, rise }): ComingPlan[] => {
     const plan = sequences.get(planId);
-    const next = inDayOrder(programme.sessions).find(
+    const ahead = inDayOrder(programme.sessions).filter(
       (session) => session.planId === planId && session.day >= today && stateOf(session) !== 'done',
     );
+    const [next] = ahead;
     if (!plan || !next) return [];
     return [
       {
         place: { programmeId, planId, sequenceId },
         sequence: sequenceOf(next, plan),
         day: next.day,
+        days: ahead.map(({ day }) => day),
         rises: rise !== undefined,
         loads: loads(plan),
       },

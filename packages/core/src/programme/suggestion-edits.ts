@@ -1,4 +1,5 @@
 import { type PlanChange, PROGRAMME_LIMITS, type Programme } from '../model/programme.js';
+import { isFree } from '../rules/suggestions/rest.js';
 import type { SuggestionEffect } from '../rules/suggestions/suggestion.js';
 import type { ComingPlan } from '../rules/suggestions/question.js';
 import { addDays } from '../vocabulary/days.js';
@@ -27,6 +28,7 @@ export function carriedOutIn(
   coming: readonly Pick<ComingPlan, 'place' | 'day' | 'loads'>[],
 ): CarriedOutSuggestion {
   if (effect.kind === 'later') return laterIn(programmeId, programme, effect.days, coming);
+  if (effect.kind === 'skip') return laterIn(programmeId, programme, null, coming);
   if (effect.kind !== 'blocks') return NOTHING;
   const changes = effect.plans.flatMap(({ place, edits }) => {
     if (place.programmeId !== programmeId) return [];
@@ -53,11 +55,14 @@ const inParts = <T>(edits: readonly T[]): T[][] =>
 
 const NOTHING: CarriedOutSuggestion = { edits: [], back: [] };
 
-/** The next session that loads, of all programmes the first one, so many days later; out where its programme ends before. */
+/**
+ * The next session that loads, of all programmes the first one, so many days later; out where its programme ends before, or where it would land on or beside
+ * another one that loads: that would be no rest. @param days null to leave it out
+ */
 function laterIn(
   programmeId: string,
   programme: Programme,
-  days: number,
+  days: number | null,
   coming: readonly Pick<ComingPlan, 'place' | 'day' | 'loads'>[],
 ): CarriedOutSuggestion {
   const loading = coming.filter(({ loads, day, place }) => loads && day !== null && place.programmeId !== null);
@@ -66,8 +71,10 @@ function laterIn(
   const { planId } = first.place;
   const next = programme.sessions.find((session) => session.planId === planId && session.day === first.day);
   if (!next) return NOTHING;
-  const to = addDays(next.day, days);
-  if (to > lastDayOf(programme)) {
+  const to = addDays(next.day, days ?? 0);
+  const loadingPlans = new Set(loading.map(({ place }) => (place.programmeId === programmeId ? place.planId : '')));
+  const others = programme.sessions.filter(({ id, planId: other }) => id !== next.id && loadingPlans.has(other)).map(({ day }) => day);
+  if (days === null || to > lastDayOf(programme) || !isFree(to, others)) {
     return { edits: [{ kind: 'remove', sessionId: next.id }], back: [{ kind: 'add', session: next }] };
   }
   return {

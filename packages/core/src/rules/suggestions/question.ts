@@ -16,6 +16,8 @@ export interface ComingPlan {
   readonly sequence: Sequence;
   /** The day on which it comes next; null where nobody planned one. */
   readonly day: string | null;
+  /** All days on which it comes, the next one first. */
+  readonly days: readonly string[];
   /** Its amounts grow by themselves. */
   readonly rises: boolean;
   readonly loads: boolean;

@@ -3,14 +3,23 @@ import type { RecordedCaution } from '../../model/athlete.js';
 import { working } from '../../vocabulary/constant.js';
 import { daysBetween } from '../../vocabulary/days.js';
 import { type Hand, HAND_WORDS, HANDS } from '../../vocabulary/hands.js';
+import { itemAt } from '../../vocabulary/lists.js';
 import { capital } from '../../vocabulary/text.js';
 import { cautionAdvice, forbidsLoading, handsOf, keyOfCaution } from '../safety/cautions.js';
-import { DISCOMFORT_GO_ON_MAX } from '../reports/discomfort.js';
+import { DISCOMFORT_GO_ON_MAX, DISCOMFORT_HOLD_MAX } from '../reports/discomfort.js';
 import { AS_IT_IS, type Suggestion } from './suggestion.js';
 import type { SuggestionQuestion, SuggestionSession } from './question.js';
 
-/** Pain that grows over a week goes to a practitioner (practice: caution and referral). */
-const GROWS_WITHIN = working('Mornings that grow worse', 8, 'days', 'pain that grows over a week; a session more or less', [7, 14]).value;
+/** Pain that grows goes to a practitioner (practice: caution and referral): it is looked at over so long. */
+const LOOKED_AT_DAYS = working(
+  'Mornings that grow worse',
+  21,
+  'days',
+  'three weeks: a slow rise shows, an old flare-up no longer counts',
+  [14, 28],
+).value;
+/** Growing by so much a week is more than the wobble of a score. */
+const GROWS_PER_WEEK = working('Pain that grows', 1, 'points a week', 'half of what counts as worse the next morning', [0.5, 2]).value;
 /** Who is not cleared after so long is asked about once more. */
 const ASKED_AGAIN_DAYS = working(
   'A referral is asked about again',
@@ -56,15 +65,34 @@ function ofRecord(entry: RecordedCaution, today: string): Suggestion {
   };
 }
 
-/** The last mornings of a hand, where each was worse than the one before and the last is more than mild; the newest first. */
+/**
+ * The mornings of a hand over the last three weeks, where they grow worse: by their slope, so that one that stays the same between does not hide it. The last
+ * is the worst of them, and more than moderate, or each was worse than the one before. The newest first; null where they don’t grow.
+ */
 export function growingIn(sessions: readonly SuggestionSession[], hand: Hand): SuggestionSession[] | null {
-  const rated = sessions.filter(({ scores }) => scores !== null).slice(-MORNINGS);
+  const all = sessions.filter(({ scores }) => scores !== null);
+  const last = all.at(-1);
+  const rated = last ? all.filter(({ onDay }) => daysBetween(onDay, last.onDay) <= LOOKED_AT_DAYS) : [];
   const scores = rated.map((session) => session.scores?.[hand] ?? 0);
-  const [first, last] = [rated[0], rated.at(-1)];
-  if (rated.length < MORNINGS || !first || !last) return null;
-  const grows = scores.every((score, index) => index === 0 || score > (scores[index - 1] ?? 0));
-  if (!grows || (scores.at(-1) ?? 0) <= DISCOMFORT_GO_ON_MAX) return null;
-  return daysBetween(first.onDay, last.onDay) <= GROWS_WITHIN ? rated.toReversed() : null;
+  const [worst, newest] = [Math.max(0, ...scores), scores.at(-1) ?? 0];
+  if (rated.length < MORNINGS || newest < worst || newest <= DISCOMFORT_GO_ON_MAX) return null;
+  const lately = scores.slice(-MORNINGS);
+  const isSteady = lately.every((score, index) => index === 0 || score > (lately[index - 1] ?? 0));
+  if (!isSteady && newest < DISCOMFORT_HOLD_MAX) return null;
+  const slope = slopePerDay(rated.map(({ onDay }, index) => [daysBetween(itemAt(rated, 0).onDay, onDay), itemAt(scores, index)] as const));
+  return slope * DAYS_A_WEEK >= GROWS_PER_WEEK ? rated.toReversed() : null;
+}
+const DAYS_A_WEEK = 7;
+
+/** The median of the slopes between every two points (Theil–Sen): one odd morning does not tilt it. */
+function slopePerDay(points: readonly (readonly [day: number, score: number])[]): number {
+  const slopes = points
+    .flatMap(([day, score], index) =>
+      points.slice(index + 1).flatMap(([later, after]) => (later > day ? [(after - score) / (later - day)] : [])),
+    )
+    .sort((a, b) => a - b);
+  const middle = slopes.length / 2;
+  return slopes.length === 0 ? 0 : (itemAt(slopes, Math.ceil(middle) - 1) + itemAt(slopes, Math.floor(middle))) / 2;
 }
 
 function ofGrowingPain(hand: Hand, mornings: readonly SuggestionSession[]): Suggestion {
@@ -77,7 +105,7 @@ function ofGrowingPain(hand: Hand, mornings: readonly SuggestionSession[]): Sugg
     cause: 'pain that grows',
     hands: [hand],
     movementId: null,
-    why: say`${of}: ${scores.toReversed().join(', then ')} of 10 in the next-day checks. Pain that grows over a week needs a doctor or hand therapist. No load on that hand until then.`,
+    why: say`${of}: ${scores.toReversed().join(', then ')} of 10 in the next-day checks. Pain that keeps growing needs a doctor or hand therapist. No load on that hand until then.`,
     evidence: mornings.map(({ id, onDay }, index) => ({
       of: 'session',
       sessionId: id,

@@ -1,10 +1,10 @@
 import { calendarDay, say, type Sentence } from '../../vocabulary/sentence.js';
 import { working } from '../../vocabulary/constant.js';
-import { daysBetween } from '../../vocabulary/days.js';
+import { addDays, daysBetween } from '../../vocabulary/days.js';
 import { HANDS } from '../../vocabulary/hands.js';
 import { DISCOMFORT_HOLD_MAX } from '../reports/discomfort.js';
 import { AS_IT_IS, type Suggestion, type SuggestionOption } from './suggestion.js';
-import type { SuggestionQuestion, SuggestionSession } from './question.js';
+import type { ComingPlan, SuggestionQuestion, SuggestionSession } from './question.js';
 
 /** So hard is no session that another follows soon. */
 const VERY_HARD = working('A session that was very hard', 9, 'of 10', 'nothing was left at the end', [8, 10]).value;
@@ -37,16 +37,36 @@ export function restSuggestions({ sessions, coming, today }: SuggestionQuestion)
       evidence: found.on.map(({ id, onDay, text }) => ({ of: 'session', sessionId: id, onDay, text })),
       evidenceKey: last.id,
       sessionId: last.id,
-      options: [later(1), later(2), { id: 'stay', words: 'Keep the plan', effect: AS_IT_IS }],
+      options: [...restOptions(coming, next), { id: 'stay', words: 'Keep the plan', effect: AS_IT_IS }],
     },
   ];
 }
 
-const later = (days: 1 | 2): SuggestionOption => ({
-  id: `later ${days}`,
-  words: days === 1 ? 'Move the next loading session a day later' : 'Move the next loading session two days later',
-  effect: { kind: 'later', days },
-});
+/** So many days later is still the same session. */
+const MOST_LATER = 4;
+/** More days to choose from are no help. */
+const DAYS_OFFERED = 2;
+const REST: SuggestionOption = { id: 'rest', words: 'Rest an extra day before loading again', effect: AS_IT_IS };
+
+/** Days on which the next session that loads has a day of rest on either side, and leaving it out: rest that lands on or beside another is none. */
+function restOptions(coming: readonly ComingPlan[], next: string | undefined): [SuggestionOption, ...SuggestionOption[]] {
+  if (next === undefined) return [REST];
+  const others = coming.filter(({ loads }) => loads).flatMap(({ days }) => days.filter((day) => day !== next));
+  const later = Array.from({ length: MOST_LATER }, (_, index) => index + 1)
+    .filter((days) => isFree(addDays(next, days), others))
+    .slice(0, DAYS_OFFERED)
+    .map((days): SuggestionOption => ({
+      id: `later ${days}`,
+      words: say`Move it to ${calendarDay(addDays(next, days))}`,
+      effect: { kind: 'later', days },
+    }));
+  const skip: SuggestionOption = { id: 'skip', words: say`Leave out the session on ${calendarDay(next)}`, effect: { kind: 'skip' } };
+  const [first, ...more] = later;
+  return first ? [first, ...more, skip] : [skip];
+}
+
+/** Whether a day has none of these days on it or beside it. */
+export const isFree = (day: string, others: readonly string[]): boolean => others.every((other) => Math.abs(daysBetween(day, other)) > 1);
 
 interface Found {
   readonly why: Sentence;

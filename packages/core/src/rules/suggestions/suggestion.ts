@@ -42,8 +42,10 @@ export interface PlanEdits {
 /** What becomes of the programme, or of the record, when an option is chosen. */
 export type SuggestionEffect =
   | { readonly kind: 'blocks'; readonly plans: readonly PlanEdits[] }
-  /** The sessions that load are so many days later. */
+  /** The next session that loads is so many days later. */
   | { readonly kind: 'later'; readonly days: number }
+  /** The next session that loads is left out. */
+  | { readonly kind: 'skip' }
   /** Pain that grows goes on record, and bars the hand until somebody has cleared it. */
   | { readonly kind: 'bar'; readonly hand: Hand }
   | { readonly kind: 'as it is' };
