@@ -137,7 +137,9 @@ for (const [paper, widthPt] of [
     await choice.click();
     await expect(choice).toHaveAttribute('aria-pressed', 'true');
     await expect(page.getByText('Stop if it hurts')).toBeVisible();
-    await expect(page.getByText('Arthritis: no added weight')).toBeVisible();
+    // The client reads what to do; findings and restrictions by name are the coach's.
+    await expect(page.getByText('No added weight, mid-range only')).toBeVisible();
+    await expect(page.getByText('Arthritis: no added weight')).toHaveCount(0);
     const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
     expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
     const [, width] = /\/MediaBox\s*\[\s*0 0 ([\d.]+)/.exec(pdf)!;

@@ -48,8 +48,10 @@ test('one person, one day, one level: the same effort and the same verdict on ev
   await page.getByLabel('Block 1: Palm lift').focus();
   await expect(page.getByText(new RegExp(`${percent} % .*effort`)).first()).toBeVisible();
   // The sheet, and the page before a session.
-  await page.goto(`/sequences/${id}/sheet?athlete=${athleteId}`);
-  await expect(page.getByText(verdict)).toBeVisible();
+  for (const copy of ['client', 'coach']) {
+    await page.goto(`/sequences/${id}/sheet?athlete=${athleteId}&copy=${copy}`);
+    await expect(page.getByText(verdict)).toBeVisible();
+  }
   await page.goto(`/sequences/${id}/lead?athlete=${athleteId}`);
   await expect(page.getByRole('alert')).toContainText(verdict);
   await page.getByLabel(/I asked today/).check();

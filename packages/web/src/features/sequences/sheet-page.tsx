@@ -1,44 +1,36 @@
 import { readable } from '../../domain/measuring/units.js';
 import {
-  AFTER_CARE,
   type Block,
   type CautionId,
-  cautionAdvice,
   joinSentences,
   cuesFor,
-  DISCOMFORT_RULE,
   doseInWords,
   type Method,
-  minutesText,
   PHASE_NAMES,
   PHASES,
-  type RecordedCaution,
   resolveBlock,
   foundKilograms,
   type Person,
   type Sequence,
   type SessionView,
-  STOP_RULES,
   stopsOf,
-  testsWords,
   withOwnLoad,
 } from '@clay-pot/core';
+import { COPIES, type Copy, Foot, Head, NotToHandOut } from './sheet-frame.js';
 import { MovementName } from '../../domain/movement/movement-name.js';
 import { movementById } from '../../store/library.js';
 import { useLayoutEffect, useRef, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import type { Athlete } from '@clay-pot/contracts';
-import { useAthlete, useMe, useSequence } from '../../api/queries.js';
+import { useAthlete, useSequence } from '../../api/queries.js';
 import { Button } from '../../ui/button.js';
 import { ButtonLink } from '../../ui/button-link.js';
-import { dayText } from '../../ui/format.js';
 import { useSessionView } from '../../domain/sequence/session-view.js';
 import { useStandingCautions } from '../../domain/athlete/standing-cautions.js';
 import { groupsOf, pausesOf, roundHeading } from '../../domain/sequence/in-order.js';
 import { LevelPicture } from '../../domain/movement/level-picture.js';
 import { SidePlanMark } from '../../ui/marks.js';
 import { Loading, Trouble, useTitle } from '../../ui/page.js';
-import { isoToday } from '../../ui/today.js';
 import { athleteIn } from '../../domain/athlete/athlete-of-view.js';
 
 const PAPERS = {
@@ -47,11 +39,12 @@ const PAPERS = {
 } as const;
 type Paper = keyof typeof PAPERS;
 
-/** The sequence on paper, in an athlete's words: what to do, what to say, what to mind. */
+/** The sequence on paper: for the client what to do and how, for the coach also what the checks say. */
 export default function SheetPage() {
   const { id } = useParams();
   const [params, setParams] = useSearchParams();
   const paper: Paper = params.get('paper') === 'Letter' ? 'Letter' : 'A4';
+  const copy: Copy = params.get('copy') === 'coach' ? 'coach' : 'client';
   const athleteId = athleteIn(params);
   const sequence = useSequence(id);
   const athlete = useAthlete(athleteId);
@@ -59,35 +52,49 @@ export default function SheetPage() {
   if (sequence.isPending || (athleteId && athlete.isPending)) return <Loading what="the sheet" />;
   if (!sequence.data) return <Trouble error={sequence.error} retry={() => void sequence.refetch()} />;
   const { css, width, height } = PAPERS[paper];
+  const set = (change: { copy?: Copy; paper?: Paper }) =>
+    setParams({ ...(athleteId && { athlete: athleteId }), copy, paper, ...change }, { replace: true });
   return (
     <main className="bg-ground py-6 max-sm:px-2 print:bg-white print:py-0">
       <style>{`@page { size: ${css}; margin: 10mm; @bottom-right { content: counter(page) " of " counter(pages); font-size: 8pt; } } @media print { html { background: white; } }`}</style>
       <div className="mx-auto mb-4 flex flex-wrap items-center gap-2 print:hidden" style={{ maxWidth: width }}>
         <ButtonLink to={`/sequences/${id}${athleteId ? `?athlete=${athleteId}` : ''}`}>Back to the sequence</ButtonLink>
-        <span className="ml-auto flex" role="group" aria-label="Paper">
-          {(Object.keys(PAPERS) as Paper[]).map((name) => (
-            <Button
-              key={name}
-              aria-pressed={name === paper}
-              kind={name === paper ? 'primary' : 'plain'}
-              onClick={() => setParams({ ...(athleteId && { athlete: athleteId }), paper: name }, { replace: true })}
-            >
-              {name}
-            </Button>
-          ))}
-        </span>
+        <Choice label="Copy" words={COPIES} chosen={copy} choose={(name) => set({ copy: name })} className="ml-auto" />
+        <Choice label="Paper" words={{ A4: 'A4', Letter: 'Letter' }} chosen={paper} choose={(name) => set({ paper: name })} />
         <Button kind="primary" onClick={() => window.print()}>
           Print
         </Button>
       </div>
       <Sheet
-        key={`${paper} ${sequence.data.etag}`}
+        key={`${paper} ${copy} ${sequence.data.etag}`}
+        copy={copy}
         document={sequence.data.document}
         athlete={athlete.data}
         width={width}
         height={height}
       />
     </main>
+  );
+}
+
+interface ChoiceProps<T extends string> {
+  label: string;
+  words: Readonly<Record<T, string>>;
+  chosen: T;
+  choose: (name: T) => void;
+  className?: string;
+}
+
+/** One of a few, as buttons side by side. */
+function Choice<T extends string>({ label, words, chosen, choose, className = '' }: ChoiceProps<T>) {
+  return (
+    <span className={`flex ${className}`} role="group" aria-label={label}>
+      {(Object.keys(words) as T[]).map((name) => (
+        <Button key={name} aria-pressed={name === chosen} kind={name === chosen ? 'primary' : 'plain'} onClick={() => choose(name)}>
+          {words[name]}
+        </Button>
+      ))}
+    </span>
   );
 }
 
@@ -101,6 +108,7 @@ const PAGES_PT = 9;
 const NARROW_PX = 640;
 
 interface SheetProps {
+  copy: Copy;
   document: Sequence;
   athlete: Athlete | undefined;
   width: string;
@@ -108,7 +116,7 @@ interface SheetProps {
 }
 
 /** One page where all of it fits one in a readable size; else as many as it takes, with heading and stop rules on each. */
-function Sheet({ document, athlete, width, height }: SheetProps) {
+function Sheet({ copy, document, athlete, width, height }: SheetProps) {
   const { view } = useSessionView(document, athlete);
   const cautions = useStandingCautions(athlete);
   const paper = useRef<HTMLElement>(null);
@@ -118,8 +126,11 @@ function Sheet({ document, athlete, width, height }: SheetProps) {
     const { scrollHeight = 0, clientHeight = 0 } = paper.current ?? {};
     if (fits && scrollHeight > clientHeight) setSizePt(sizePt - STEP_PT);
   }, [sizePt, fits, height, document, cautions.length]);
-  const head = <Head view={view} athlete={athlete} />;
-  const foot = <Foot view={view} cautions={cautions} athlete={athlete} />;
+  const head = <Head copy={copy} view={view} athlete={athlete} />;
+  const foot = <Foot copy={copy} view={view} cautions={cautions} athlete={athlete} />;
+  // Nobody is handed what may not be led.
+  const stops = copy === 'client' ? stopsOf(view) : [];
+  if (stops.length > 0) return <NotToHandOut stops={stops} width={width} />;
   return (
     <div className="mx-auto box-content max-w-full bg-white p-[8mm] max-[52rem]:box-border max-[52rem]:p-4 print:p-0" style={{ width }}>
       <article
@@ -136,7 +147,7 @@ function Sheet({ document, athlete, width, height }: SheetProps) {
               </tr>
             </thead>
           )}
-          <Rows view={view} restrictions={cautions.map((entry) => entry.caution)} person={athlete ? view.person : null} />
+          <Rows copy={copy} view={view} restrictions={cautions.map((entry) => entry.caution)} person={athlete ? view.person : null} />
           {!fits && (
             <tfoot>
               <tr>
@@ -157,68 +168,15 @@ const COLUMNS = 4;
 /** Pixels of a picture for each of the page’s, so that it is crisp on paper: three hundred an inch. */
 const SHEET_DENSITY = 3.2;
 
-function Head({ view, athlete }: { view: SessionView; athlete: Athlete | undefined }) {
-  const me = useMe();
-  const [today] = useState(isoToday);
-  const { sequence, timeline } = view;
-  return (
-    <>
-      <header className="flex items-end justify-between gap-4 border-b-2 border-ink pb-1">
-        <div>
-          <h1 className="leading-tight" style={{ fontSize: '20pt' }}>
-            {sequence.title}
-          </h1>
-          <p>{sequence.purpose}</p>
-          {sequence.tests?.length ? <p>Test before and after: {testsWords(sequence.tests)}.</p> : null}
-        </div>
-        <div className="shrink-0 text-right">
-          <b>{athlete?.name}</b>
-          <br />
-          {minutesText(timeline.durationMs)}, {dayText(today)}
-          <br />
-          {me.data?.studio.name}
-        </div>
-      </header>
-      {stopsOf(view).map((stop) => (
-        <p key={readable(stop.text)} className="mt-2 border-2 border-iron px-2 py-1 font-bold text-iron">
-          {readable(stop.text)}
-        </p>
-      ))}
-    </>
-  );
-}
-
-interface FootProps {
-  view: SessionView;
-  cautions: readonly RecordedCaution[];
-  athlete: Athlete | undefined;
-}
-
-function Foot({ view: { method }, cautions, athlete }: FootProps) {
-  return (
-    <footer className="border-t-2 border-ink pt-1.5">
-      {cautions.length > 0 && (
-        <p className="mb-1">
-          <b>For {athlete?.name}: </b>
-          {readable(joinSentences(cautions.map(cautionAdvice)))}
-        </p>
-      )}
-      <p>
-        {DISCOMFORT_RULE[method.discomfort]} {AFTER_CARE[method.afterCare]}
-      </p>
-      <p className="font-bold">{STOP_RULES.join(' ')}</p>
-    </footer>
-  );
-}
-
 interface RowsProps {
+  copy: Copy;
   view: SessionView;
   restrictions: readonly CautionId[];
   /** Whose sheet it is: weights that an effort finds are theirs. */
   person: Person | null;
 }
 
-function Rows({ view: { sequence, method }, restrictions, person }: RowsProps) {
+function Rows({ copy, view: { sequence, method }, restrictions, person }: RowsProps) {
   return PHASES.map((phase) => {
     const blocks = sequence.blocks.filter((block) => block.phase === phase);
     if (!blocks.length) return null;
@@ -245,6 +203,7 @@ function Rows({ view: { sequence, method }, restrictions, person }: RowsProps) {
               number={sequence.blocks.indexOf(block) + 1}
               restrictions={restrictions}
               method={method}
+              copy={copy}
               person={person}
             />
           )),
@@ -258,6 +217,7 @@ function Rows({ view: { sequence, method }, restrictions, person }: RowsProps) {
 const sentences = (cues: readonly string[]) => cues.map((cue) => (/[.?!]$/.test(cue) ? cue : `${cue}.`)).join(' ');
 
 interface SheetRowProps {
+  copy: Copy;
   block: Block;
   number: number;
   /** The cautions of whom the sheet is for: a movement's own caution that concerns them goes before its general one. */
@@ -267,10 +227,10 @@ interface SheetRowProps {
   person: Person | null;
 }
 
-function SheetRow({ block, number, restrictions, method, inRounds, person }: SheetRowProps) {
+function SheetRow({ copy, block, number, restrictions, method, inRounds, person }: SheetRowProps) {
   const { movement, level } = resolveBlock(block, movementById);
   const own = movement.cautions.find((note) => note.concerns.some((id) => restrictions.includes(id)));
-  const caution = own ?? movement.cautions[0];
+  const caution = own ?? (copy === 'coach' ? movement.cautions[0] : undefined);
   const foundKg = person && foundKilograms(person, level, block.dose);
   const { amount, how: ways } = doseInWords(block.dose, movement, level, foundKg);
   const how = [...ways, ...pausesOf(block)];
