@@ -1,5 +1,5 @@
 import { CAUTION_IDS } from '../vocabulary/cautions.js';
-import { FIRST_DAY } from '../vocabulary/days.js';
+import { OLDEST_YEARS } from '../vocabulary/days.js';
 import { same } from '../vocabulary/same.js';
 import { type Fault, under } from '../vocabulary/fault.js';
 import { faultsOf } from '../vocabulary/faults.js';
@@ -110,14 +110,23 @@ export function checkAthlete(athlete: AthleteRecord, today: string): Fault[] {
   const shape = faultsOf(ATHLETE, athlete);
   if (shape.length > 0) return shape;
   const faults: Fault[] = [];
-  if (athlete.birthDate !== null && athlete.birthDate > today) {
-    faults.push({ pointer: '/birthDate', message: `must lie between ${FIRST_DAY} and today, ${today}` });
-  }
+  const { birthDate } = athlete;
+  if (birthDate !== null) faults.push(...under('/birthDate', checkBirthDate(birthDate, today)));
   athlete.cautions.forEach((entry, index) => {
     const others = athlete.cautions.slice(0, index);
     faults.push(...under(`/cautions/${index}`, checkCaution(entry, others, today)));
+    if (birthDate !== null && entry.since !== undefined && entry.since < birthDate) {
+      faults.push({ pointer: `/cautions/${index}/since`, message: `must not lie before the date of birth, ${birthDate}` });
+    }
   });
   return faults;
+}
+
+/** What is wrong with a date of birth: nobody is born after today, or is older than people get. */
+export function checkBirthDate(birthDate: string, today: string): Fault[] {
+  const earliest = `${Number(today.slice(0, 4)) - OLDEST_YEARS}${today.slice(4)}`;
+  const isPossible = birthDate <= today && birthDate >= earliest;
+  return isPossible ? [] : [{ pointer: '', message: `must lie between ${earliest} and today, ${today}` }];
 }
 
 function checkCaution(entry: RecordedCaution, before: readonly RecordedCaution[], today: string): Fault[] {

@@ -1,5 +1,5 @@
-import { FIRST_DAY } from '../vocabulary/days.js';
-import { type Fault } from '../vocabulary/fault.js';
+import { FIRST_DAY, RECORDS_FROM } from '../vocabulary/days.js';
+import { type Fault, under } from '../vocabulary/fault.js';
 import { faultsOf } from '../vocabulary/faults.js';
 import { HAND_PLACE_IDS } from '../vocabulary/hand-places.js';
 import { HANDS, WORKING_SIDES } from '../vocabulary/hands.js';
@@ -8,7 +8,7 @@ import type { Limit } from '../vocabulary/limit.js';
 import { EQUIPMENT } from '../vocabulary/places.js';
 import { SCORE } from '../vocabulary/scores.js';
 import { day, list, type Of, oneOf, optional, orNull, record, text, bounded } from '../vocabulary/schema.js';
-import { ATHLETE_LIMITS, type AthleteRecord, checkClearanceDays, WHOSE_AND_CLEARED } from './athlete.js';
+import { ATHLETE_LIMITS, type AthleteRecord, checkBirthDate, checkClearanceDays, WHOSE_AND_CLEARED } from './athlete.js';
 import { BODY_LIMITS, SEXES } from './body.js';
 
 /** Bounds of what is asked before training. */
@@ -170,9 +170,8 @@ export function checkIntake(intake: Intake, today: string): Fault[] {
   if (shape.length > 0) return shape;
   const faults = checkHealth(intake, today);
   if (intake.onDay > today) faults.push({ pointer: '/onDay', message: `must not lie after today, ${today}` });
+  if (intake.onDay < RECORDS_FROM) faults.push({ pointer: '/onDay', message: `must not lie before ${RECORDS_FROM}` });
   const { birthDate } = intake.person;
-  if (birthDate && birthDate > today) {
-    faults.push({ pointer: '/person/birthDate', message: `must lie between ${FIRST_DAY} and today, ${today}` });
-  }
+  if (birthDate) faults.push(...under('/person/birthDate', checkBirthDate(birthDate, today)));
   return faults;
 }

@@ -1,3 +1,4 @@
+import { RECORDS_FROM } from '../vocabulary/days.js';
 import type { Fault } from '../vocabulary/fault.js';
 import { faultsOf } from '../vocabulary/faults.js';
 import { type Hand, HANDS } from '../vocabulary/hands.js';
@@ -54,6 +55,7 @@ export function checkReading(reading: Reading, today: string): Fault[] {
     faults.push({ pointer: '/moment', message: 'and sessionId are given together, or neither is' });
   }
   if (onDay > today) faults.push({ pointer: '/onDay', message: `must not lie after today, ${today}` });
+  if (onDay < RECORDS_FROM) faults.push({ pointer: '/onDay', message: `must not lie before ${RECORDS_FROM}` });
   return faults;
 }
 

@@ -47,6 +47,10 @@ export function isDay(text: string): boolean {
 }
 /** No athlete, no reading and no session lies outside: other years are slips of the finger. */
 export const FIRST_DAY = '1900-01-01';
+/** Nothing was tested or asked before this day: an earlier one is a slip of the finger. */
+export const RECORDS_FROM = '1990-01-01';
+/** The oldest that somebody may be, years. */
+export const OLDEST_YEARS = 110;
 /** No day after this is taken. */
 export const LAST_DAY = '2199-12-31';
 

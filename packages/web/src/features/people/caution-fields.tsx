@@ -51,7 +51,7 @@ export function CautionFields({ control, register, errors }: Props) {
         />
       ))}
       <div>
-        <Button onClick={() => append({ caution: NOT_CHOSEN })}>
+        <Button onClick={() => append({ caution: NOT_CHOSEN }, { focusName: `cautions.${fields.length}.caution` })}>
           <Plus size={16} aria-hidden /> Add restriction
         </Button>
       </div>
