@@ -35,6 +35,8 @@ export interface WorkDone {
   /** Sets that were done to their end, and what each had at least; without any, what the best one came to. */
   readonly sets: number;
   readonly amount: number;
+  /** All of it, sets that were not finished too; left out where only whole sets are known. */
+  readonly total?: number;
   /** The effort that the dose named. */
   readonly effortPercent: number | null;
   /** Whether all of it was done that was planned. */
@@ -132,6 +134,7 @@ function doneOfBlock(
     unit,
     sets: full.length,
     amount,
+    total: mine.reduce((sum, { done }) => sum + done, 0),
     effortPercent: form.wasEased ? null : (block.dose.effortPercent ?? null),
     // What hurt was not finished, however much of it was done.
     isWhole: !form.wasEased && !complaintsOf(session, block.id, hand).some(isHurt) && pieces.every(({ isFull }) => isFull),

@@ -9,6 +9,7 @@ import { measureSuggestions } from './measure.js';
 import { progressSuggestions } from './progress.js';
 import type { SuggestionQuestion, SuggestionScene } from './question.js';
 import { growingIn, referSuggestions } from './refer.js';
+import { stuckSuggestions } from './stuck.js';
 import { restSuggestions } from './rest.js';
 import { withTyping } from './typed.js';
 
@@ -27,6 +28,7 @@ const PROPOSERS: readonly ((scene: SuggestionScene, before: readonly Suggestion[
   // A session that something graver speaks of already gets no suggestion of its own.
   afterSuggestions,
   formSuggestions,
+  stuckSuggestions,
   measureSuggestions,
   progressSuggestions,
 ];

@@ -13,7 +13,7 @@ import { useEffect, useState } from 'react';
 import { changeAhead, currentBlock, type Run } from '../../store/run.js';
 import { Button } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
-import { blockName } from './rate-panel.js';
+import { blockName } from './block-name.js';
 import { useRunView } from './run-view.js';
 
 interface Props {

@@ -6,7 +6,8 @@ import { methodFor } from '../../store/library.js';
 import { Button } from '../../ui/button.js';
 import { Field, INPUT } from '../../ui/field.js';
 import { useTitle } from '../../ui/page.js';
-import { blockName, RatePanel } from './rate-panel.js';
+import { blockName } from './block-name.js';
+import { RatePanel } from './rate-panel.js';
 import { ScoreScale } from '../../ui/score-scale.js';
 
 /** After the clock: ratings still missing, and the note that goes with the record. */

@@ -1,5 +1,5 @@
-import { adviseOnDiscomfort, counted, DISCOMFORT_WORDS, must, resolveBlock, SESSION_LIMITS, UNIT_BEHIND } from '@clay-pot/core';
-import { movementById, methodFor } from '../../store/library.js';
+import { blockName } from './block-name.js';
+import { adviseOnDiscomfort, counted, DISCOMFORT_WORDS, SESSION_LIMITS, UNIT_BEHIND } from '@clay-pot/core';
 import { Minus, Plus } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { bandPercentOf, keptIn, useBands } from '../../store/bands.js';
@@ -17,16 +17,6 @@ interface Props {
   /** What becomes of the question when it was answered or put off. */
   onDone: () => void;
 }
-
-/** How a block is called in a question. */
-export const blockName = (run: Run, blockId: string): string =>
-  resolveBlock(
-    must(
-      run.sequence.blocks.find(({ id }) => id === blockId),
-      'a block of the session',
-    ),
-    movementById,
-  ).movement.name;
 
 /** Asks in one line how the block was that has just ended: fine with one tap, or there is more to tell. */
 export function AskBar({ run, blockId, onTell }: { run: Run; blockId: string; onTell: () => void }) {
