@@ -4,6 +4,7 @@ import { Minus, Plus } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { bandPercentOf, keptIn, useBands } from '../../store/bands.js';
 import { allFine, correct, endRun, rate, type Run, setPaused, setsOfBlock } from '../../store/run.js';
+import { methodFor } from '../../store/library.js';
 import { Button } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
 import { SideMark } from '../../ui/marks.js';
