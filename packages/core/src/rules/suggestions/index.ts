@@ -4,6 +4,7 @@ import { afterSuggestions } from './after.js';
 import { type Suggestion, worstFirst } from './suggestion.js';
 import { formSuggestions } from './form.js';
 import { gated } from './gated.js';
+import { inGrowthBand } from './growth-band.js';
 import { lessSuggestions, viewsOnce } from './less.js';
 import { measureSuggestions } from './measure.js';
 import { progressSuggestions } from './progress.js';
@@ -37,7 +38,7 @@ const PROPOSERS: readonly ((scene: SuggestionScene, before: readonly Suggestion[
 export function suggestionsOf(question: SuggestionQuestion): Suggestion[] {
   const scene: SuggestionScene = { ...question, viewOf: viewsOnce(question.viewOf), barred: barredHands(question) };
   const suggestions = PROPOSERS.reduce<readonly Suggestion[]>((before, propose) => [...before, ...propose(scene, before)], []);
-  return gated(scene, suggestions)
+  return inGrowthBand(scene, gated(scene, suggestions))
     .map((suggestion) => withTyping(scene, suggestion))
     .sort(worstFirst);
 }
