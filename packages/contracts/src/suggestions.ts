@@ -46,6 +46,8 @@ export interface AthleteSuggestion extends Suggestion {
   athleteName: string;
   /** The sequence that it changes when it is in no programme; else null. */
   sequenceId: string | null;
+  /** Whether that sequence is assigned: accepting makes the person’s own version of it. */
+  isAssigned: boolean;
 }
 
 /** What waits for an answer, over all athletes, the gravest first. */
@@ -71,6 +73,8 @@ export interface AnsweredSuggestion {
   sessionId: string | null;
   /** The programme that it changed, where it changed one. */
   programmeId: string | null;
+  /** The person’s own version of a sequence, where it made one. */
+  sequenceId: string | null;
   at: string;
 }
 

@@ -1,12 +1,14 @@
 import { beforeAll, describe, expect, jest, test } from '@jest/globals';
 import type {
   AnsweredSuggestion,
+  AssignmentItem,
   AthleteSuggestion,
   SuggestionsOfAthlete,
   PredictionsAnswer,
   Problem,
   SessionRecord,
   StoredProgramme,
+  StoredSequence,
 } from '@clay-pot/contracts';
 import type { Programme } from '@clay-pot/core';
 import { compileTimeline } from '@clay-pot/core';
@@ -168,6 +170,45 @@ describe('a suggestion', () => {
     expect((await documentOf(scene)).document.changes).toBeUndefined();
     expect((await holdSuggestion(scene)).key).toBe(suggestion.key);
     expect((await suggestionsOf(scene)).answered).toMatchObject([{ id, answer: 'taken back' }]);
+  });
+
+  test('of a sequence that is assigned in no programme makes the person’s own version, in its place; taken back, all is as it was', async () => {
+    const [id, sequenceId, assignmentId, answerId] = [uuid(), uuid(), uuid(), uuid()];
+    await coach.ask('PUT', `/athletes/${id}`, { ...ATHLETE, name: 'Merryn' });
+    await coach.ask('PUT', `/sequences/${sequenceId}`, PLAN);
+    const assigned = { athleteId: id, sequenceId, weekdays: [1, 4], fromDay: '2026-05-11' };
+    expect((await coach.ask('PUT', `/assignments/${assignmentId}`, assigned)).status).toBe(200);
+    const scene = { id, sequenceId, programmeId: '' };
+    await lead(scene, '2026-05-13', 1);
+    await lead(scene, '2026-05-18', 1);
+    const suggestion = await holdSuggestion(scene);
+    expect(suggestion).toMatchObject({ kind: 'progress', sequenceId, isAssigned: true });
+    const given = async () =>
+      (await coach.ask<AssignmentItem[]>('GET', '/assignments')).body.find((each) => each.id === assignmentId)?.sequenceId;
+    const { status, body } = await answer(scene, suggestion, { answer: 'accepted' }, answerId);
+    expect([status, body.programmeId]).toEqual([200, null]);
+    const own = (await coach.ask<StoredSequence>('GET', `/sequences/${body.sequenceId}`)).body;
+    expect(own.document).toMatchObject({ title: 'Hold for Merryn', blocks: [{ dose: { sets: 2, work: { seconds: 20 } } }] });
+    expect(await given()).toBe(body.sequenceId);
+    // What others do stays as it is.
+    expect((await coach.ask<StoredSequence>('GET', `/sequences/${sequenceId}`)).body.document).toMatchObject(PLAN);
+    // What comes next is found in their own version from now on: it stays assigned.
+    expect((await suggestionsOf(scene)).open.every(({ sequenceId: of, isAssigned }) => of === null || isAssigned)).toBe(true);
+    // It hurts: their own version is changed further, and the one before goes into the archive until that is taken back.
+    await lead({ ...scene, sequenceId: body.sequenceId! }, '2026-05-19', 6);
+    const [ease, second] = [await holdSuggestion(scene), uuid()];
+    expect(ease).toMatchObject({ kind: 'ease', sequenceId: body.sequenceId, isAssigned: true });
+    const eased = (await answer(scene, ease, { answer: 'accepted' }, second)).body;
+    expect(await given()).toBe(eased.sequenceId);
+    expect((await coach.ask<StoredSequence>('GET', `/sequences/${eased.sequenceId}`)).body.document.title).toBe('Hold for Merryn');
+    await coach.ask('PUT', `/athletes/${id}/suggestions/${second}/taken-back`, { at: AT });
+    expect(await given()).toBe(body.sequenceId);
+    // Sent again it makes no second one.
+    expect((await answer(scene, suggestion, { answer: 'accepted' }, answerId)).body.sequenceId).toBe(body.sequenceId);
+
+    await coach.ask('PUT', `/athletes/${id}/suggestions/${answerId}/taken-back`, { at: AT });
+    expect(await given()).toBe(sequenceId);
+    expect((await coach.ask('GET', `/sequences/${body.sequenceId}`)).status).toBe(404);
   });
 
   test('declined, it needs a reason, and comes back only with new evidence', async () => {

@@ -22,6 +22,7 @@ export interface SuggestionsWork {
     readonly sequences: readonly (readonly [planId: string, sequence: Sequence])[];
   }[];
   readonly givenOn: readonly (readonly [sequenceId: string, day: string])[];
+  readonly replacedBy: readonly (readonly [sequenceId: string, ownId: string])[];
   readonly subject: SubjectWork;
   readonly athlete: { readonly cautions: readonly RecordedCaution[]; readonly equipment: readonly Equipment[] };
   readonly measuredOn: string | null;
@@ -39,13 +40,22 @@ export interface SuggestionsAnswer {
 }
 
 /** Finds suggestions away from the event loop. */
-export function answerSuggestions({ ownMovements, ownMethods, programmes, givenOn, subject, ...work }: SuggestionsWork): SuggestionsAnswer {
+export function answerSuggestions({
+  ownMovements,
+  ownMethods,
+  programmes,
+  givenOn,
+  replacedBy,
+  subject,
+  ...work
+}: SuggestionsWork): SuggestionsAnswer {
   const library = libraryWith(ownMovements, ownMethods);
   const { suggestions, coming } = athleteSuggestions({
     ...work,
     person: personIn(subject, library.movement),
     programmes: programmes.map(({ sequences, ...rest }) => ({ ...rest, sequences: new Map(sequences) })),
     givenOn: new Map(givenOn),
+    replacedBy: new Map(replacedBy),
     lookup: library.movement,
     shelf: library.shelf,
     methodOf: (plan) => methodOf(plan, library.method),

@@ -27,6 +27,8 @@ export interface AthleteSuggestionsQuestion {
   readonly programmes: readonly StandingProgramme[];
   /** The next day of each sequence that was given by itself. */
   readonly givenOn: ReadonlyMap<string, string>;
+  /** Sequences in whose place somebody does a version of their own by now. */
+  readonly replacedBy?: ReadonlyMap<string, string>;
   readonly person: Person;
   readonly athlete: { readonly cautions: readonly RecordedCaution[]; readonly equipment: readonly Equipment[] };
   readonly measuredOn: string | null;
@@ -50,14 +52,18 @@ const PAST_DAYS = 7;
 /** All that is proposed for an athlete today. @throws SequenceError when a plan is not sound */
 export function athleteSuggestions(question: AthleteSuggestionsQuestion): AthleteSuggestions {
   const sessions = sharingPlans(question.sessions);
-  const { programmes, givenOn, person, athlete, lookup, shelf, methodOf, now, today } = question;
+  const { programmes, givenOn, replacedBy = NOTHING_REPLACED, person, athlete, lookup, shelf, methodOf, now, today } = question;
   const standings = standingsOf(sessions, { lookup, methodOf, cautions: athlete.cautions, today });
-  const ledLast = [...groupedBy(sessions, ({ sequenceId }) => sequenceId).values()].map(lastOf);
+  const ledIds = new Set(sessions.map(({ sequenceId }) => sequenceId));
+  // What was led before its own version was is the past.
+  const ledLast = [...groupedBy(sessions, ({ sequenceId }) => sequenceId).values()]
+    .map(lastOf)
+    .filter(({ sequenceId }) => newestOf(sequenceId, replacedBy) === sequenceId || !ledIds.has(newestOf(sequenceId, replacedBy)));
   const coming = comingPlans({
     programmes,
     ledLast,
     done: sessions.map(({ sequenceId, onDay }) => ({ sequenceId, day: onDay })),
-    dayOf: (sequenceId) => givenOn.get(sequenceId) ?? null,
+    dayOf: (sequenceId) => givenOn.get(newestOf(sequenceId, replacedBy)) ?? null,
     lookup,
     cautions: athlete.cautions,
     today,
@@ -86,6 +92,20 @@ export function athleteSuggestions(question: AthleteSuggestionsQuestion): Athlet
     today,
   });
   return { suggestions, coming };
+}
+
+const NOTHING_REPLACED: ReadonlyMap<string, string> = new Map();
+
+/** The version of a sequence that somebody does now. @example newestOf('a', new Map([['a', 'b'], ['b', 'c']])) → 'c' */
+export function newestOf(sequenceId: string, replacedBy: ReadonlyMap<string, string>): string {
+  const seen = new Set([sequenceId]);
+  let now = sequenceId;
+  for (;;) {
+    const next = replacedBy.get(now);
+    if (next === undefined || seen.has(next)) return now;
+    seen.add(next);
+    now = next;
+  }
 }
 
 /** Sessions in which plans that are the same are one: what is computed of it is computed once. */

@@ -27,6 +27,7 @@ import { LibraryService } from '../library/library.service.js';
 import { ProgrammeRow } from '../programmes/programme.entity.js';
 import { storedProgramme } from '../programmes/stored-programme.js';
 import { SuggestionAnswerRow, type ChangedProgramme } from './suggestion.entities.js';
+import { withoutOwnVersion, withOwnVersions } from './own-versions.js';
 import { answered, SuggestionsService } from './suggestions.service.js';
 
 /** Keeps what a coach answers, and does what was chosen: programmes change, a hand goes on record. */
@@ -46,7 +47,8 @@ export class AnswerSuggestionsService {
     const { suggestions, coming } = await this.suggestions.current(scope, athleteId);
     const suggestion = suggestions.find(({ key, evidenceKey }) => key === input.key && evidenceKey === input.evidenceKey);
     if (!suggestion) throw conflict(CHANGED);
-    const option = withDose(chosen(suggestion, input), input, (await this.library.of(scope)).movement);
+    const library = await this.library.of(scope);
+    const option = withDose(chosen(suggestion, input), input, library.movement);
     return scope.transaction(async (held) => {
       // One answer about a person at a time: of two devices the second finds the first one’s, with the current evidence.
       const athlete = await held.of(AthleteRow).hold(athleteId, 'athlete');
@@ -65,7 +67,12 @@ export class AnswerSuggestionsService {
         ...{ optionId: option?.id ?? '', words: sentenceText(option?.words ?? '').slice(0, WHY_LENGTH) },
         reason: input.reason?.trim() ?? '',
         sessionId: suggestion.sessionId,
-        changed: option ? await changeProgrammes(held, { athleteId, id, suggestion, option, coming }, this.clock.now()) : [],
+        changed: option
+          ? [
+              ...(await changeProgrammes(held, { athleteId, id, suggestion, option, coming }, this.clock.now())),
+              ...(await withOwnVersions(held, { athlete, option, answers, library, now: this.clock.now() })),
+            ]
+          : [],
         barredHand: option?.effect.kind === 'bar' ? await this.bar(held, athleteId, option.effect.hand) : null,
         at: new Date(input.at),
       };
@@ -82,7 +89,10 @@ export class AnswerSuggestionsService {
       const row = await held.of(SuggestionAnswerRow).hold(id, 'answer');
       if (row.athleteId !== athleteId) throw invalid([{ pointer: '/id', message: 'is an answer about another athlete' }]);
       if (row.answer !== 'taken back') {
-        for (const { programmeId, back } of row.changed) await edited(held, programmeId, back, this.clock.now());
+        for (const change of row.changed) {
+          if ('ownId' in change) await withoutOwnVersion(held, change, this.clock.now());
+          else await edited(held, change.programmeId, change.back, this.clock.now());
+        }
         if (row.barredHand) await unbar(held, athleteId, row.barredHand);
         await held.of(SuggestionAnswerRow).update({ id }, { answer: 'taken back', at: new Date(at) });
         await raiseEvidence(held, athleteId);

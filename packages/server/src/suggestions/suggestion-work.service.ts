@@ -1,6 +1,8 @@
 import type { SuggestionsAnswer } from '@clay-pot/core/answers';
 import { cautionsOn, nextAfter } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
+import { replacedBy } from './own-versions.js';
+import { SuggestionAnswerRow } from './suggestion.entities.js';
 import { subDays } from 'date-fns';
 import { In, IsNull, MoreThanOrEqual } from 'typeorm';
 import { AssignmentRow } from '../assignments/assignment.entity.js';
@@ -30,12 +32,13 @@ export class SuggestionWorkService {
     const now = this.clock.now();
     const today = dayIn(scope.timeZone, now);
     const row = await scope.of(AthleteRow).get(athleteId, 'athlete');
-    const [led, programmes, assignments, readings, { movements, methods }] = await Promise.all([
+    const [led, programmes, assignments, readings, { movements, methods }, answers] = await Promise.all([
       ledSessions(scope, athleteId, now, Math.max(LEVELS_PAST_DAYS, TELLS.days)),
       scope.of(ProgrammeRow).find({ where: { athleteId, removedAt: IsNull(), lastDay: MoreThanOrEqual(today) } }),
       scope.of(AssignmentRow).find({ where: { athleteId } }),
       this.readings.list(scope, athleteId),
       ownOf(scope),
+      scope.of(SuggestionAnswerRow).find({ where: { athleteId }, order: { at: 'ASC', id: 'ASC' } }),
     ]);
     const since = subDays(now, LEVELS_PAST_DAYS).toISOString();
     const planned = programmes.flatMap(({ document }) => document.plans.map(({ sequenceId }) => sequenceId));
@@ -57,6 +60,7 @@ export class SuggestionWorkService {
         const next = nextAfter(today, [assignment]);
         return next ? [[assignment.sequenceId, next.day] as const] : [];
       }),
+      replacedBy: replacedBy(answers),
       subject: subjectWork({ record: row, readings, today }, led, now),
       athlete: { cautions: cautionsOn(row, today), equipment: row.equipment },
       measuredOn: readings.at(-1)?.onDay ?? null,

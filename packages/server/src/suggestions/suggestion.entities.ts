@@ -2,6 +2,7 @@ import { SUGGESTION_LIMITS } from '@clay-pot/contracts';
 import type { SuggestionAnswerKind, SuggestionKind, Hand, ProgrammeEdit } from '@clay-pot/core';
 import { Column, Entity } from 'typeorm';
 import { StudioOwned } from '../database/studio-scope.js';
+import type { OwnVersion } from './own-versions.js';
 import { IdColumn } from '../database/columns.js';
 
 /** What an answer did to one programme, and what takes it back. */
@@ -49,7 +50,7 @@ export class SuggestionAnswerRow extends StudioOwned {
   sessionId: string | null;
 
   @Column('json')
-  changed: readonly ChangedProgramme[];
+  changed: readonly (ChangedProgramme | OwnVersion)[];
 
   /** The hand that it put on record as barred. */
   @Column('varchar', { name: 'barred_hand', length: 8, nullable: true })

@@ -1,5 +1,5 @@
 import type { AnsweredSuggestion, AthleteSuggestion, SuggestionsOfAthlete, StudioSuggestions } from '@clay-pot/contracts';
-import type { SuggestionsAnswer } from '@clay-pot/core/answers';
+import type { ComingBrief, SuggestionsAnswer } from '@clay-pot/core/answers';
 import { type Suggestion, openSuggestions, worstFirst } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import { MoreThanOrEqual } from 'typeorm';
@@ -40,7 +40,9 @@ export class SuggestionsService {
       // The earlier result is shown until a new one is there.
       const found = fresh.get(athlete.id) ?? kept.get(athlete.id);
       const mine = answers.filter(({ athleteId }) => athleteId === athlete.id);
-      return openSuggestions(found?.suggestions ?? [], mine).map((suggestion) => athleteSuggestion(athlete, suggestion));
+      return openSuggestions(found?.suggestions ?? [], mine).map((suggestion) =>
+        athleteSuggestion(athlete, suggestion, found?.coming ?? []),
+      );
     });
     return { suggestions: suggestions.sort(worstFirst), toLookAt: stale.length - fresh.size };
   }
@@ -64,9 +66,9 @@ export class SuggestionsService {
   /** @throws 404 */
   async ofAthlete(scope: StudioScope, athleteId: string): Promise<SuggestionsOfAthlete> {
     const athlete = await scope.of(AthleteRow).get(athleteId, 'athlete');
-    const [{ suggestions }, answers] = await Promise.all([this.current(scope, athleteId), this.answers(scope, athleteId)]);
+    const [{ suggestions, coming }, answers] = await Promise.all([this.current(scope, athleteId), this.answers(scope, athleteId)]);
     return {
-      open: openSuggestions(suggestions, answers).map((suggestion) => athleteSuggestion(athlete, suggestion)),
+      open: openSuggestions(suggestions, answers).map((suggestion) => athleteSuggestion(athlete, suggestion, coming)),
       answered: answers.toReversed().slice(0, ANSWERED_SHOWN).map(answered),
     };
   }
@@ -85,10 +87,16 @@ export class SuggestionsService {
   }
 }
 
-function athleteSuggestion({ id, name }: Pick<AthleteRow, 'id' | 'name'>, suggestion: Suggestion): AthleteSuggestion {
+function athleteSuggestion(
+  { id, name }: Pick<AthleteRow, 'id' | 'name'>,
+  suggestion: Suggestion,
+  coming: readonly ComingBrief[],
+): AthleteSuggestion {
   const places = suggestion.options.flatMap(({ effect }) => (effect.kind === 'blocks' ? effect.plans.map(({ place }) => place) : []));
   const alone = places.find(({ programmeId }) => programmeId === null);
-  return { ...suggestion, athleteId: id, athleteName: name, sequenceId: alone?.sequenceId ?? null };
+  const sequenceId = alone?.sequenceId ?? null;
+  const isAssigned = coming.some(({ place, day }) => place.programmeId === null && place.sequenceId === sequenceId && day !== null);
+  return { ...suggestion, athleteId: id, athleteName: name, sequenceId, isAssigned };
 }
 
 /** An answer as the API shows it. */
@@ -106,6 +114,7 @@ export const answered = ({
   at,
 }: SuggestionAnswerRow): AnsweredSuggestion => ({
   ...{ id, key, kind, hands: [...hands], why, answer, words, reason, sessionId },
-  programmeId: changed[0]?.programmeId ?? null,
+  programmeId: changed.flatMap((change) => ('programmeId' in change ? change.programmeId : []))[0] ?? null,
+  sequenceId: changed.flatMap((change) => ('ownId' in change ? change.ownId : []))[0] ?? null,
   at: at.toISOString(),
 });

@@ -7,7 +7,7 @@ import { dayText } from '../../ui/format.js';
 export function AnsweredList({ answered }: { answered: readonly AnsweredSuggestion[] }) {
   return (
     <ul aria-label="Decided" className="text-small">
-      {answered.map(({ id, kind, why, answer, words, reason, programmeId, sessionId, at }) => (
+      {answered.map(({ id, kind, why, answer, words, reason, programmeId, sequenceId, sessionId, at }) => (
         <li key={id} className="border-b border-line py-1.5">
           <span className={answer === 'taken back' ? 'text-ink-soft line-through' : ''}>
             <b>
@@ -23,6 +23,14 @@ export function AnsweredList({ answered }: { answered: readonly AnsweredSuggesti
                 {', '}
                 <Link to={`/records/${sessionId}`} className="underline underline-offset-2">
                   from this session
+                </Link>
+              </>
+            )}
+            {sequenceId && answer !== 'taken back' && (
+              <>
+                {', '}
+                <Link to={`/sequences/${sequenceId}`} className="underline underline-offset-2">
+                  in their own version
                 </Link>
               </>
             )}

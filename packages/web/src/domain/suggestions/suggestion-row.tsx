@@ -145,7 +145,11 @@ function Proposed({ suggestions }: { suggestions: readonly AthleteSuggestion[] }
       </ul>
       {chances.length > 0 && <p className="text-small text-ink-soft">Chance of completing it: {peopleWords(Math.min(...chances))}.</p>}
       {suggestions.some(({ sequenceId }) => sequenceId !== null) && (
-        <p className="text-small text-ink-soft">This sequence is in no programme. Accepting notes it here; change the sequence yourself.</p>
+        <p className="text-small text-ink-soft">
+          {suggestions.every(({ isAssigned }) => isAssigned)
+            ? 'Accepting makes a version of the sequence for this athlete and assigns it. Others keep theirs.'
+            : 'This sequence is not assigned. Assign it first, or change it yourself.'}
+        </p>
       )}
     </>
   );

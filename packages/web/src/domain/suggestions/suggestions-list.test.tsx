@@ -25,6 +25,7 @@ const suggestion = (more: Partial<AthleteSuggestion> = {}): AthleteSuggestion =>
   athleteId: 'a1',
   athleteName: 'Wren Halloran',
   sequenceId: null,
+  isAssigned: false,
   ...more,
 });
 const refer = suggestion({

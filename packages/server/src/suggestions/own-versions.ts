@@ -1,0 +1,92 @@
+import { applyEdits, type Edit, newestVersionOf, SEQUENCE_LIMITS, type SuggestionOption } from '@clay-pot/core';
+import { SEQUENCE_FORMAT_VERSION } from '@clay-pot/core/exchange';
+import type { StudioLibrary } from '@clay-pot/core/library';
+import { In } from 'typeorm';
+import { v7 as uuid } from 'uuid';
+import { AssignmentRow } from '../assignments/assignment.entity.js';
+import type { StudioScope } from '../database/studio-scope.js';
+import { conflict } from '../http/problem.js';
+import { SequenceRow } from '../sequences/sequence.entity.js';
+import { storedSequence } from '../sequences/sequence-sums.js';
+import { keepMovementsOf } from '../sequences/sequence-movements.js';
+import type { SuggestionAnswerRow } from './suggestion.entities.js';
+import { soundSequence } from '../sequences/sound-sequence.js';
+
+/** An assigned sequence that an answer changed: the person does a version of their own from then on. */
+export interface OwnVersion {
+  readonly sequenceId: string;
+  readonly ownId: string;
+  readonly assignmentIds: readonly string[];
+  /** Whether the one before was their own version already, and went into the archive. */
+  readonly isArchived: boolean;
+}
+
+/** Which sequences an athlete does in a version of their own, by what was answered and not taken back. */
+export const replacedBy = (answers: readonly Pick<SuggestionAnswerRow, 'answer' | 'changed'>[]): [sequenceId: string, ownId: string][] =>
+  answers
+    .filter(({ answer }) => answer !== 'taken back')
+    .flatMap(({ changed }) =>
+      changed.flatMap((change) => ('ownId' in change ? [[change.sequenceId, change.ownId] as [string, string]] : [])),
+    );
+
+interface Change {
+  readonly athlete: { readonly id: string; readonly name: string };
+  readonly option: SuggestionOption;
+  readonly answers: readonly SuggestionAnswerRow[];
+  readonly library: StudioLibrary;
+  readonly now: Date;
+}
+
+/**
+ * Carries out an option on sequences that are assigned by themselves, in no programme: each becomes the person’s own version, assigned in its place. What others
+ * do stays as it is. @throws 409 where the sequence is another by now
+ */
+export async function withOwnVersions(held: StudioScope, { athlete, option, answers, library, now }: Change): Promise<OwnVersion[]> {
+  if (option.effect.kind !== 'blocks') return [];
+  const replaced = new Map(replacedBy(answers));
+  const made: OwnVersion[] = [];
+  for (const { place, edits } of option.effect.plans) {
+    if (place.programmeId !== null) continue;
+    // Of what was changed before, their own version is changed further.
+    const sequenceId = newestVersionOf(place.sequenceId, replaced);
+    const assignments = await held.of(AssignmentRow).find({ where: { athleteId: athlete.id, sequenceId } });
+    if (assignments.length > 0) made.push(await ownVersion(held, { sequenceId, edits, assignments }, { athlete, library, now }));
+  }
+  return made;
+}
+
+async function ownVersion(
+  held: StudioScope,
+  { sequenceId, edits, assignments }: { sequenceId: string; edits: readonly Edit[]; assignments: readonly AssignmentRow[] },
+  { athlete, library, now }: Omit<Change, 'option' | 'answers'>,
+): Promise<OwnVersion> {
+  const original = await held.of(SequenceRow).get(sequenceId, 'sequence');
+  const there = new Set(original.document.blocks.map(({ id }) => id));
+  if (edits.some((edit) => 'blockId' in edit && !there.has(edit.blockId))) {
+    throw conflict('The sequence has been changed since. Open it and change it there, or lead it once more.');
+  }
+  const suffix = ` for ${athlete.name}`;
+  const isOwn = original.title.endsWith(suffix);
+  const title = isOwn ? original.title : `${original.title.slice(0, SEQUENCE_LIMITS.titleLength - suffix.length)}${suffix}`;
+  const document = soundSequence({ ...applyEdits(original.document, edits), title }, library);
+  const ownId = uuid();
+  const kept = { rowVersion: 1, removedAt: null, tags: original.tags, isFavourite: original.isFavourite, isArchived: false };
+  const stored = { ...storedSequence(document, library.movement), schemaVersion: SEQUENCE_FORMAT_VERSION, updatedAt: now };
+  await held.of(SequenceRow).insert({ id: ownId, ...kept, ...stored }, 'sequence');
+  await keepMovementsOf(held, ownId, document);
+  const assignmentIds = assignments.map(({ id }) => id);
+  await held.of(AssignmentRow).update({ id: In(assignmentIds) }, { sequenceId: ownId });
+  if (isOwn) await held.of(SequenceRow).update({ id: original.id }, { isArchived: true });
+  return { sequenceId: original.id, ownId, assignmentIds, isArchived: isOwn };
+}
+
+/** Gives the person back what they did before; their own version is removed, and records keep what was led. */
+export async function withoutOwnVersion(
+  held: StudioScope,
+  { sequenceId, ownId, assignmentIds, isArchived }: OwnVersion,
+  now: Date,
+): Promise<void> {
+  await held.of(AssignmentRow).update({ id: In([...assignmentIds]), sequenceId: ownId }, { sequenceId });
+  await held.of(SequenceRow).update({ id: ownId }, { removedAt: now });
+  if (isArchived) await held.of(SequenceRow).update({ id: sequenceId }, { isArchived: false });
+}
