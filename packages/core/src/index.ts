@@ -571,7 +571,7 @@ export {
 export { type PathEnd, whyItHurts } from './rules/screening/why-it-hurts.js';
 export { dueOn, nextAfter } from './programme/due.js';
 export { type ReportedSession } from './programme/athlete-suggestions.js';
-export { newestOf as newestVersionOf } from './programme/athlete-suggestions.js';
+export { newestVersionOf } from './programme/athlete-suggestions.js';
 export { carriedOutIn } from './programme/suggestion-edits.js';
 export { calendarEntries, type CalendarEntry } from './programme/calendar-entries.js';
 export { goalGate } from './programme/goal-gate.js';

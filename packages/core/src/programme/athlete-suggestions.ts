@@ -58,12 +58,14 @@ export function athleteSuggestions(question: AthleteSuggestionsQuestion): Athlet
   // What was led before its own version was is the past.
   const ledLast = [...groupedBy(sessions, ({ sequenceId }) => sequenceId).values()]
     .map(lastOf)
-    .filter(({ sequenceId }) => newestOf(sequenceId, replacedBy) === sequenceId || !ledIds.has(newestOf(sequenceId, replacedBy)));
+    .filter(
+      ({ sequenceId }) => newestVersionOf(sequenceId, replacedBy) === sequenceId || !ledIds.has(newestVersionOf(sequenceId, replacedBy)),
+    );
   const coming = comingPlans({
     programmes,
     ledLast,
     done: sessions.map(({ sequenceId, onDay }) => ({ sequenceId, day: onDay })),
-    dayOf: (sequenceId) => givenOn.get(newestOf(sequenceId, replacedBy)) ?? null,
+    dayOf: (sequenceId) => givenOn.get(newestVersionOf(sequenceId, replacedBy)) ?? null,
     lookup,
     cautions: athlete.cautions,
     today,
@@ -96,8 +98,8 @@ export function athleteSuggestions(question: AthleteSuggestionsQuestion): Athlet
 
 const NOTHING_REPLACED: ReadonlyMap<string, string> = new Map();
 
-/** The version of a sequence that somebody does now. @example newestOf('a', new Map([['a', 'b'], ['b', 'c']])) → 'c' */
-export function newestOf(sequenceId: string, replacedBy: ReadonlyMap<string, string>): string {
+/** The version of a sequence that somebody does now. @example newestVersionOf('a', new Map([['a', 'b'], ['b', 'c']])) → 'c' */
+export function newestVersionOf(sequenceId: string, replacedBy: ReadonlyMap<string, string>): string {
   const seen = new Set([sequenceId]);
   let now = sequenceId;
   for (;;) {

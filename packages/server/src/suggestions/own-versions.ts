@@ -9,17 +9,8 @@ import { conflict } from '../http/problem.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
 import { storedSequence } from '../sequences/sequence-sums.js';
 import { keepMovementsOf } from '../sequences/sequence-movements.js';
-import type { SuggestionAnswerRow } from './suggestion.entities.js';
+import type { OwnVersion, SuggestionAnswerRow } from './suggestion.entities.js';
 import { soundSequence } from '../sequences/sound-sequence.js';
-
-/** An assigned sequence that an answer changed: the person does a version of their own from then on. */
-export interface OwnVersion {
-  readonly sequenceId: string;
-  readonly ownId: string;
-  readonly assignmentIds: readonly string[];
-  /** Whether the one before was their own version already, and went into the archive. */
-  readonly isArchived: boolean;
-}
 
 /** Which sequences an athlete does in a version of their own, by what was answered and not taken back. */
 export const replacedBy = (answers: readonly Pick<SuggestionAnswerRow, 'answer' | 'changed'>[]): [sequenceId: string, ownId: string][] =>
@@ -63,7 +54,7 @@ async function ownVersion(
   const original = await held.of(SequenceRow).get(sequenceId, 'sequence');
   const there = new Set(original.document.blocks.map(({ id }) => id));
   if (edits.some((edit) => 'blockId' in edit && !there.has(edit.blockId))) {
-    throw conflict('The sequence has been changed since. Open it and change it there, or lead it once more.');
+    throw conflict('The sequence has been changed since. Open it and change it there.');
   }
   const suffix = ` for ${athlete.name}`;
   const isOwn = original.title.endsWith(suffix);

@@ -2,13 +2,21 @@ import { SUGGESTION_LIMITS } from '@clay-pot/contracts';
 import type { SuggestionAnswerKind, SuggestionKind, Hand, ProgrammeEdit } from '@clay-pot/core';
 import { Column, Entity } from 'typeorm';
 import { StudioOwned } from '../database/studio-scope.js';
-import type { OwnVersion } from './own-versions.js';
 import { IdColumn } from '../database/columns.js';
 
 /** What an answer did to one programme, and what takes it back. */
 export interface ChangedProgramme {
   readonly programmeId: string;
   readonly back: readonly ProgrammeEdit[];
+}
+
+/** An assigned sequence that an answer changed: the person does a version of their own from then on. */
+export interface OwnVersion {
+  readonly sequenceId: string;
+  readonly ownId: string;
+  readonly assignmentIds: readonly string[];
+  /** Whether the one before was their own version already, and went into the archive. */
+  readonly isArchived: boolean;
 }
 
 /** How a coach answered a suggestion: what was known then, what was chosen, and what it changed. */
