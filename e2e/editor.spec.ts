@@ -133,9 +133,9 @@ for (const [paper, widthPt] of [
     await openSequence(page, 'Warm thumbs');
     await choose(page, 'Athlete', 'Wilf Tarrant');
     await more(page, 'Sheet');
-    const choice = page.getByRole('button', { name: paper });
+    const choice = page.getByRole('radio', { name: paper });
     await choice.click();
-    await expect(choice).toHaveAttribute('aria-pressed', 'true');
+    await expect(choice).toBeChecked();
     await expect(page.getByText('Stop if it hurts')).toBeVisible();
     // The client reads what to do; findings and restrictions by name are the coach's.
     await expect(page.getByText('No added weight, mid-range only')).toBeVisible();

@@ -1,9 +1,8 @@
 import type { Sentence } from '../vocabulary/sentence.js';
 import { viewOf } from '../effort/session-view.js';
 import type { Edit } from '../model/edits.js';
-import { applyEdits } from '../model/edits.js';
 import type { Sequence } from '../model/sequence.js';
-import { findingsOf, keyOfFinding } from '../rules/checks/index.js';
+import { objectionsTo } from '../rules/fixes/objections.js';
 import { firstOf, groupedBy, itemAt } from '../vocabulary/lists.js';
 import { type Candidate, candidateFor, possibleOf } from './candidate.js';
 import { candidatesFor } from './candidates.js';
@@ -55,7 +54,6 @@ export function alternativesFor(question: ComposeQuestion, sequence: Sequence, b
       return { candidate, points, rank };
     })
     .sort((a, b) => b.rank - a.rank);
-  const knownKeys = new Set(findingsOf(view).map(keyOfFinding));
   const found: Alternative[] = [];
   // The best dose of each movement, the best movement first.
   const best = [...groupedBy(ranked, ({ candidate }) => candidate.movement.id).values()].map(firstOf);
@@ -63,9 +61,7 @@ export function alternativesFor(question: ComposeQuestion, sequence: Sequence, b
     if (found.length === MOST) break;
     const { movement, level, dose } = candidate;
     const edits: Edit[] = [{ kind: 'change', blockId, movementId: movement.id, levelId: level.id, dose }];
-    const after = applyEdits(sequence, edits);
-    if (findingsOf(viewOf(examined(composing, after.blocks, after.rounds))).some((finding) => !knownKeys.has(keyOfFinding(finding))))
-      continue;
+    if (objectionsTo(view, edits, { upTo: 'look' }).length > 0) continue;
     const was = itemAt(standing, at);
     found.push({
       candidate,

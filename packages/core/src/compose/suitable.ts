@@ -189,7 +189,7 @@ function firstLevel(composing: Composing, movement: Movement, open: readonly Lev
   return level ?? { why: `${movement.name}: ${against(easiest) ?? 'not for a first session'}.` };
 }
 
-/** Why somebody shouldn’t begin with a level; null when nothing forbids it. */
+/** Why a level is too hard for a first session; null where it is not. */
 function againstBeginning({ method, person, postures }: Composing, { ladder }: Movement, level: Level, dose: Dose): string | null {
   const form = formOf(person, level, dose);
   if (!form) return 'this body can’t take the position';

@@ -56,10 +56,10 @@ export interface BlockForm {
  * for this person. Work of both hands counts for each; rests and announcements ask for nothing.
  */
 export function effortTimeline(person: Person, sequence: Sequence, timeline: Timeline, lookup: MovementLookup): EffortTimeline {
-  const { asked: postures, demands, forms, impossible } = informsMaximum(person, sequence, lookup);
+  const { works, demands, forms, impossible } = turnWorks(person, sequence, lookup);
   const writer = new SpanWriter();
   for (const event of timeline.events) {
-    const turn = postures.get(turnKey(event));
+    const turn = works.get(turnKey(event));
     if (!turn || !WORK_EVENTS.includes(event.kind)) continue;
     const efforts = turn.secondEfforts && event.direction === turn.turned ? turn.secondEfforts : turn.firstEfforts;
     for (const hand of event.side === 'both' ? HANDS : [event.side]) writer.write(event, efforts[hand]);
@@ -67,30 +67,30 @@ export function effortTimeline(person: Person, sequence: Sequence, timeline: Tim
     if (event.side !== 'both') writer.write(event, turn.besideEfforts?.[otherHand(event.side)] ?? []);
   }
   const { spans } = writer;
-  const turnDemands = timeline.turns.map((turn) => postures.get(turnKey(turn))?.demand ?? null);
+  const turnDemands = timeline.turns.map((turn) => works.get(turnKey(turn))?.demand ?? null);
   return { spans, durationMs: timeline.durationMs, demands, turnDemands, forms, impossible };
 }
 
 /** What every turn asks, found once for each. */
-function informsMaximum(person: Person, sequence: Sequence, lookup: MovementLookup) {
+function turnWorks(person: Person, sequence: Sequence, lookup: MovementLookup) {
   const impossible: { blockId: string; message: string }[] = [];
-  const postures = new Map<string, Posture & { readonly turned: string | undefined }>();
+  const works = new Map<string, TurnWork & { readonly turned: string | undefined }>();
   const demands: (Demand | null)[] = sequence.blocks.map(() => null);
   const forms: BlockForm[][] = sequence.blocks.map(() => []);
   for (const turn of turnsOf(sequence)) {
     const { block, movement, level, dose, pace } = turnOf(sequence, turn, lookup);
-    const found = postureOf(person, level, dose, pace);
+    const found = workOfTurn(person, level, dose, pace);
     if (typeof found === 'string') {
       if (!impossible.some(({ blockId }) => blockId === block.id)) impossible.push({ blockId: block.id, message: found });
       continue;
     }
-    postures.set(turnKey(turn), { ...found, turned: movement.directions?.[1] });
+    works.set(turnKey(turn), { ...found, turned: movement.directions?.[1] });
     const blockForm = itemAt(forms, turn.blockIndex);
     if (!blockForm.some((form) => form.demand === found.demand))
       blockForm.push({ level: found.level, demand: found.demand, second: found.second });
     demands[turn.blockIndex] = harder(demands[turn.blockIndex] ?? null, found.demand);
   }
-  return { asked: postures, demands, forms, impossible };
+  return { works, demands, forms, impossible };
 }
 
 const hardest = ({ left, right }: Demand) => Math.max(left.effortPercent, right.effortPercent);
@@ -147,7 +147,7 @@ function lay(
 }
 
 /** What a level asks of a person: its demand, each group's effort, the efforts of its second direction where they are others, and the other hand's. */
-interface Posture extends BlockForm {
+interface TurnWork extends BlockForm {
   readonly firstEfforts: Efforts;
   readonly secondEfforts: Efforts | null;
   readonly besideEfforts: Efforts | null;
@@ -157,31 +157,31 @@ interface Posture extends BlockForm {
  * What was asked of whom already: an edit changes one block of thirty, and the others ask what they asked before. Keyed by identity, so that
  * nothing is kept of a person or a level that is gone.
  */
-const cache = new WeakMap<Person, WeakMap<Level, Map<string, Posture | string>>>();
+const cache = new WeakMap<Person, WeakMap<Level, Map<string, TurnWork | string>>>();
 
 /** A level as dosed and what it asks of somebody; null where this body cannot take it. */
 export function formOf(person: Person, level: Level, dose: Dose): BlockForm | null {
-  const posture = postureOf(person, level, dose, 1);
-  return typeof posture === 'string' ? null : posture;
+  const work = workOfTurn(person, level, dose, 1);
+  return typeof work === 'string' ? null : work;
 }
 
 /** What a level asks as dosed, at a pace; why not, in words, where this body cannot take it. */
-function postureOf(person: Person, level: Level, dose: Dose, pace: number): Posture | string {
+function workOfTurn(person: Person, level: Level, dose: Dose, pace: number): TurnWork | string {
   let ofPerson = cache.get(person);
   if (!ofPerson) cache.set(person, (ofPerson = new WeakMap()));
   const own = withOwnLoad(level, dose.load);
   let ofLevel = ofPerson.get(own);
-  if (!ofLevel) ofPerson.set(own, (ofLevel = new Map<string, Posture | string>()));
+  if (!ofLevel) ofPerson.set(own, (ofLevel = new Map<string, TurnWork | string>()));
   // Only what moves freely is paced by its dose.
   const { tempo, holdS = 0 } = dose;
   const paced = level.load.kind === 'move' ? ` ${pace} ${tempo?.outS ?? ''} ${holdS} ${tempo?.backS ?? ''}` : '';
   const key = `${dose.effortPercent ?? ''}${paced}`;
-  let posture = ofLevel.get(key);
-  if (posture === undefined) ofLevel.set(key, (posture = computed(person, level, dose, pace)));
-  return posture;
+  let work = ofLevel.get(key);
+  if (work === undefined) ofLevel.set(key, (work = computed(person, level, dose, pace)));
+  return work;
 }
 
-function computed(person: Person, level: Level, dose: Dose, pace: number): Posture | string {
+function computed(person: Person, level: Level, dose: Dose, pace: number): TurnWork | string {
   try {
     const dosed = asDosed(person, level, dose, pace);
     const demand = demandOf(person, dosed);

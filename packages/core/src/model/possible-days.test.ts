@@ -23,7 +23,7 @@ test('nobody is born after today, or is older than people get', () => {
   expect(checkAthlete({ ...athlete, birthDate: '2027-01-01' }, TODAY)).toMatchObject([{ pointer: '/birthDate' }]);
 });
 
-test('nothing began before somebody was born, and nothing was asked in 1900', () => {
+test('an injury before the date of birth, and a check-in in 1900, are refused', () => {
   const cautions = [{ caution: 'recent-injury' as const, since: '1989-12-31' }];
   expect(checkAthlete({ ...athlete, cautions }, TODAY)).toMatchObject([{ pointer: '/cautions/0/since' }]);
   const answers = newIntake(athlete, null, '1900-01-01');

@@ -27,7 +27,7 @@ export interface AthleteSuggestionsQuestion {
   readonly programmes: readonly StandingProgramme[];
   /** The next day of each sequence that was given by itself. */
   readonly givenOn: ReadonlyMap<string, string>;
-  /** Sequences in whose place somebody does a version of their own by now. */
+  /** Sequences that an athlete now does in their own version, by the id of the sequence. */
   readonly replacedBy?: ReadonlyMap<string, string>;
   readonly person: Person;
   readonly athlete: { readonly cautions: readonly RecordedCaution[]; readonly equipment: readonly Equipment[] };
@@ -98,7 +98,7 @@ export function athleteSuggestions(question: AthleteSuggestionsQuestion): Athlet
 
 const NOTHING_REPLACED: ReadonlyMap<string, string> = new Map();
 
-/** The version of a sequence that somebody does now. @example newestVersionOf('a', new Map([['a', 'b'], ['b', 'c']])) → 'c' */
+/** The newest version of a sequence for an athlete. @example newestVersionOf('a', new Map([['a', 'b'], ['b', 'c']])) → 'c' */
 export function newestVersionOf(sequenceId: string, replacedBy: ReadonlyMap<string, string>): string {
   const seen = new Set([sequenceId]);
   let now = sequenceId;

@@ -63,7 +63,7 @@ function isGentler(view: SessionView, seen: BlockView, edits: readonly Edit[], r
   });
 }
 
-/** What the block uses already is at hand, whether or not somebody wrote it down; an unusual dose was the coach’s own. */
+/** Equipment that the block already uses is there, recorded or not; an unusual dose was the coach’s choice. */
 const isLetThrough = (view: SessionView, seen: BlockView, work: Work): boolean =>
   refusalsOf(view, work).every(({ rule }) => rule === 'dose-outside' || (rule === 'equipment-missing' && usesNoMore(view, work, seen)));
 

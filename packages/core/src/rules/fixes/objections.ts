@@ -66,7 +66,7 @@ function foundIn(view: SessionView): readonly Finding[] {
   return found;
 }
 
-/** In what a block is too much. What it used already as it was is at hand, whether or not somebody wrote it down. */
+/** In what a block is too much. Equipment that it used before is there, recorded or not. */
 function tooMuchIn(now: BlockView, found: readonly Finding[], view: SessionView): string[] {
   const was = view.blocks.find(({ block }) => block.id === now.block.id);
   const isThere = was !== undefined && usesNoMore(view, workIn(now), was);

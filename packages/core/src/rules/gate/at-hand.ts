@@ -25,7 +25,7 @@ interface Needing {
   readonly dose: Dose;
 }
 
-/** Whether something needs nothing that is missing, beside what a block uses already: that is there, whether or not somebody wrote it down. */
+/** Whether something needs nothing that is missing, beside what a block uses already: that is there, recorded or not. */
 export function usesNoMore(subject: WithEquipment, { movement, level, dose }: Needing, than: BlockView): boolean {
   const there = equipmentFor(than.movement, than.level, than.block.dose);
   return lackingFor(subject, movement, level, dose).every((thing) => there.includes(thing));

@@ -2,8 +2,8 @@ import type { RecordedCaution } from '../../model/athlete.js';
 import { type Hand, HAND_WORDS } from '../../vocabulary/hands.js';
 import { goesToFailure } from '../doses/open-ends.js';
 import { brokenLimit } from '../safety/caution-limits.js';
-import { concerns, handsOf } from '../safety/cautions.js';
-import { isConcerned, mustWait } from '../safety/clearance.js';
+import { handsOf } from '../safety/cautions.js';
+import { concernsOf, mustWait } from '../safety/clearance.js';
 import { handsUsed } from '../safety/hands-used.js';
 import { type Moment, momentsOf, type Work } from './moments.js';
 
@@ -14,12 +14,8 @@ export const waitsFor = (entry: RecordedCaution, { level, dose }: Pick<Work, 'le
   mustWait(entry, level, handsUsed(level, dose.sides));
 
 /** Why a movement is left out with somebody’s restrictions, in its own words; empty where it need not be. */
-export function leftOutBy(cautions: readonly RecordedCaution[], { movement, level, dose }: Planned): string[] {
-  const mine = cautions.filter((entry) => concerns(entry, handsUsed(level, dose.sides)));
-  return movement.cautions
-    .filter(({ avoid, concerns: ids }) => avoid && mine.some(({ caution }) => isConcerned(ids, caution)))
-    .map(({ text }) => text);
-}
+export const leftOutBy = (cautions: readonly RecordedCaution[], { movement, level, dose }: Planned): readonly string[] =>
+  concernsOf(movement, level, cautions, handsUsed(level, dose.sides)).avoid;
 
 /** A limit that a block passes, for the hand that passes it furthest. */
 export interface BrokenLimit {

@@ -38,7 +38,7 @@ export function openSides(movement: Movement, level: Level, cautions: readonly R
 }
 
 /** Whether a note of a movement concerns a caution: that one, or one like it. */
-export function isConcerned(concerned: readonly CautionId[], id: CautionId): boolean {
+function isConcerned(concerned: readonly CautionId[], id: CautionId): boolean {
   const { like }: Caution = CAUTIONS[id];
   return concerned.includes(id) || concerned.some((other) => other === like);
 }

@@ -3,6 +3,7 @@ import type { Protocol } from '../../measure/protocols.js';
 import type { RecordedCaution } from '../../model/athlete.js';
 import type { Action } from '../../vocabulary/actions.js';
 import type { Contact } from '../../vocabulary/contacts.js';
+import { isAction } from '../../vocabulary/measures.js';
 import type { Hand } from '../../vocabulary/hands.js';
 import { type Caps, capWords } from './caps.js';
 import { capsOf } from './caution-limits.js';
@@ -13,24 +14,15 @@ const ALL = 100;
 /** A flat palm under an upright forearm bends the wrist about so far (models §2), degrees. */
 const FLAT_PALM_DEG = 79;
 
-/** What a test does to the hand, by what it is of: the action that goes to its limit, and the part of the hand that bears. */
+/** What a test does to the hand where it is not of an action by name: the action that goes to its limit, and the part of the hand that bears. */
 const LOADS: Readonly<Record<string, { readonly action?: Action; readonly contact?: Contact; readonly bears?: true }>> = {
-  grip: { action: 'grip' },
   'tip pinch': { action: 'pinch', contact: 'fingertips' },
   'key pinch': { action: 'pinch' },
-  pinch: { action: 'pinch' },
-  'finger extension': { action: 'finger extension' },
   'index finger': { action: 'grip', contact: 'fingertips' },
   'middle finger': { action: 'grip', contact: 'fingertips' },
   'ring finger': { action: 'grip', contact: 'fingertips' },
   'little finger': { action: 'grip', contact: 'fingertips' },
   'edge pull': { action: 'grip', contact: 'edge' },
-  'wrist flexion': { action: 'wrist flexion' },
-  'wrist extension': { action: 'wrist extension' },
-  'radial deviation': { action: 'radial deviation' },
-  'ulnar deviation': { action: 'ulnar deviation' },
-  pronation: { action: 'pronation' },
-  supination: { action: 'supination' },
   'all fours': { contact: 'open palm', bears: true },
   'plank on the palms': { action: 'wrist flexion', contact: 'open palm', bears: true },
   'palm lift': { action: 'wrist flexion', contact: 'open palm', bears: true },
@@ -64,7 +56,7 @@ function forbidsMaximum(
   { effortPercent = ALL, stillEffortPercent = ALL, gripEffortPercent = ALL, actionPercent, noFailure }: Caps,
   { kind, of }: Protocol,
 ) {
-  const action = LOADS[of]?.action;
+  const action = isAction(of) ? of : LOADS[of]?.action;
   const capped = Math.min(effortPercent, stillEffortPercent, gripEffortPercent, (action && actionPercent?.[action]) ?? ALL);
   return capped < ALL || (noFailure === true && kind !== 'maximum');
 }

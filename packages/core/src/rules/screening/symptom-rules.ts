@@ -3,7 +3,7 @@ import type { Sex } from '../../model/body.js';
 import { daysBetween } from '../../vocabulary/days.js';
 import type { Hand } from '../../vocabulary/hands.js';
 import type { HandPlace } from '../../vocabulary/hand-places.js';
-import { ADULT_YEARS, isMinor } from '../safety/cautions.js';
+import { isMinor } from '../safety/cautions.js';
 import { type Led, refer, stop, SYMPTOM_RULES } from './screen-rules.js';
 
 /** From this score on pain is strong, wherever it is (Boonstra et al. 2016). */
@@ -43,7 +43,7 @@ function byScore({ place, kind, score = 0 }: Symptom): Led[] {
 
 function whileGrowing({ place }: Symptom, { ageYears, sex }: SymptomContext): Led[] {
   if (ageYears === null || !isMinor(ageYears)) return [];
-  if (isFingerJoint(place) && ageYears < ADULT_YEARS) return [refer('growing-finger')];
+  if (isFingerJoint(place)) return [refer('growing-finger')];
   return isWrist(place) && ageYears < WRIST_GROWS_UNTIL[sex] ? [refer('growing-wrist')] : [];
 }
 

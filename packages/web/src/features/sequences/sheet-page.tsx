@@ -24,6 +24,7 @@ import { useParams, useSearchParams } from 'react-router';
 import type { Athlete } from '@clay-pot/contracts';
 import { useAthlete, useSequence } from '../../api/queries.js';
 import { Button } from '../../ui/button.js';
+import { Segments } from '../../ui/segments.js';
 import { ButtonLink } from '../../ui/button-link.js';
 import { useSessionView } from '../../domain/sequence/session-view.js';
 import { useStandingCautions } from '../../domain/athlete/standing-cautions.js';
@@ -38,6 +39,8 @@ const PAPERS = {
   Letter: { css: '8.5in 11in', width: '7.7in', height: '10.1in' },
 } as const;
 type Paper = keyof typeof PAPERS;
+const PAPER_IDS = Object.keys(PAPERS) as Paper[];
+const COPY_IDS = Object.keys(COPIES) as Copy[];
 
 /** The sequence on paper: for the client what to do and how, for the coach also what the checks say. */
 export default function SheetPage() {
@@ -59,8 +62,22 @@ export default function SheetPage() {
       <style>{`@page { size: ${css}; margin: 10mm; @bottom-right { content: counter(page) " of " counter(pages); font-size: 8pt; } } @media print { html { background: white; } }`}</style>
       <div className="mx-auto mb-4 flex flex-wrap items-center gap-2 print:hidden" style={{ maxWidth: width }}>
         <ButtonLink to={`/sequences/${id}${athleteId ? `?athlete=${athleteId}` : ''}`}>Back to the sequence</ButtonLink>
-        <Choice label="Copy" words={COPIES} chosen={copy} choose={(name) => set({ copy: name })} className="ml-auto" />
-        <Choice label="Paper" words={{ A4: 'A4', Letter: 'Letter' }} chosen={paper} choose={(name) => set({ paper: name })} />
+        <Segments
+          label="Copy"
+          options={COPY_IDS}
+          words={(name) => COPIES[name]}
+          chosen={copy}
+          choose={(name) => set({ copy: name })}
+          className="ml-auto *:px-3"
+        />
+        <Segments
+          label="Paper"
+          options={PAPER_IDS}
+          words={(name) => name}
+          chosen={paper}
+          choose={(name) => set({ paper: name })}
+          className="*:px-3"
+        />
         <Button kind="primary" onClick={() => window.print()}>
           Print
         </Button>
@@ -74,27 +91,6 @@ export default function SheetPage() {
         height={height}
       />
     </main>
-  );
-}
-
-interface ChoiceProps<T extends string> {
-  label: string;
-  words: Readonly<Record<T, string>>;
-  chosen: T;
-  choose: (name: T) => void;
-  className?: string;
-}
-
-/** One of a few, as buttons side by side. */
-function Choice<T extends string>({ label, words, chosen, choose, className = '' }: ChoiceProps<T>) {
-  return (
-    <span className={`flex ${className}`} role="group" aria-label={label}>
-      {(Object.keys(words) as T[]).map((name) => (
-        <Button key={name} aria-pressed={name === chosen} kind={name === chosen ? 'primary' : 'plain'} onClick={() => choose(name)}>
-          {words[name]}
-        </Button>
-      ))}
-    </span>
   );
 }
 

@@ -80,7 +80,7 @@ const AS_IT_IS = -1;
 /** Several blocks: what becomes of each is shown before, and can be changed. */
 function EachBlock({ run, each, onDone }: { run: Run; each: readonly BlockEases[]; onDone: () => void }) {
   const [chosen, setChosen] = useState<Readonly<Record<string, number>>>({});
-  const [doneBefore] = useState(() => new Set(run.sets.map(({ blockId }) => blockId)));
+  const doneBefore = new Set(run.sets.map(({ blockId }) => blockId));
   const edits = each.flatMap(({ blockId, eases }) => eases[chosen[blockId] ?? 0]?.edits ?? []);
   return (
     <div className="mt-2 grid gap-2">
