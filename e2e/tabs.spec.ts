@@ -11,7 +11,7 @@ test('two tabs lead one session for two minutes under a dropped network, one is 
   const other = await context.newPage();
   await other.goto('/session');
   await expect(
-    other.getByRole('heading', { name: 'Running in another tab' }).or(other.getByRole('button', { name: 'Continue' })),
+    other.getByRole('heading', { name: 'Running in another tab' }).or(other.getByRole('button', { name: 'Continue', exact: true })),
   ).toBeVisible();
   // The clock of the first goes on: the other tab sees it run, and may take over.
   await page.clock.runFor(2_000);
@@ -22,7 +22,7 @@ test('two tabs lead one session for two minutes under a dropped network, one is 
   await expect(page.getByText(/waiting to sync/)).toBeVisible();
   await other.clock.install();
   await other.getByRole('button', { name: 'Continue here' }).click();
-  await other.getByRole('button', { name: 'Continue' }).click();
+  await other.getByRole('button', { name: 'Continue', exact: true }).click();
   // The first stands back, and its clock moves nothing.
   await expect(page.getByRole('heading', { name: 'Running in another tab' })).toBeVisible();
   await pass(page, 30_000);
@@ -35,7 +35,7 @@ test('two tabs lead one session for two minutes under a dropped network, one is 
 
   await page.getByRole('button', { name: 'Continue here' }).click();
   await expect(page.getByText(`${recorded} waiting to sync`)).toBeVisible();
-  await page.getByRole('button', { name: 'Continue' }).click();
+  await page.getByRole('button', { name: 'Continue', exact: true }).click();
   await pass(page, 30_000);
   await context.setOffline(false);
   await pass(page, 10_000);
