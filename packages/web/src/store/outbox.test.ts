@@ -56,9 +56,9 @@ const keptFor = async (account: string) => (await rowsOf('outbox', account)).map
 /** Lets what was begun come to its end. */
 const settled = () => new Promise((resolve) => setTimeout(resolve, 40));
 /** Waits for a state, however busy the machine is. */
-async function until(isSo: () => boolean): Promise<void> {
+async function until(isSo: () => boolean | Promise<boolean>): Promise<void> {
   const end = Date.now() + 5000;
-  while (!isSo() && Date.now() < end) await settled();
+  while (!(await isSo()) && Date.now() < end) await settled();
 }
 
 jest.spyOn(globalThis, 'setInterval').mockReturnValue(0 as never);
@@ -117,10 +117,10 @@ describe('the outbox', () => {
     expect(await keptFor(WREN)).toEqual([]);
     switchAccount(null);
     signIn(WREN);
-    await settled();
+    await until(() => useOutbox.getState().refused.length > 0);
     expect(useOutbox.getState().refused).toMatchObject([{ path: '/sessions/a', reason: 'refused with 422' }]);
     useOutbox.getState().dismiss();
-    await settled();
+    await until(async () => (await rowsOf('refused', WREN)).length === 0);
     expect([useOutbox.getState().refused, await rowsOf('refused', WREN)]).toEqual([[], []]);
   });
 
@@ -143,7 +143,7 @@ describe('the outbox', () => {
     useOutbox.getState().add({ path: '/sessions/late', body: {} });
     expect(waiting()).toContain('/sessions/late');
     await sending;
-    await settled();
+    await until(() => addresses.length === 2 && waiting().length === 0);
     expect(addresses).toEqual(['/sessions/a', '/sessions/late']);
     expect(waiting()).toEqual([]);
   });
@@ -151,11 +151,12 @@ describe('the outbox', () => {
   test('messages outlive the page', async () => {
     replies = ['away'];
     useOutbox.getState().add({ path: '/sessions/kept', body: { amount: 8 } });
+    await until(() => addresses.length === 1);
     await settled();
     switchAccount(null);
     expect(waiting()).toEqual([]);
     signIn(WREN);
-    await settled();
+    await until(() => addresses.length === 2);
     expect(addresses).toEqual(['/sessions/kept', '/sessions/kept']);
   });
 
@@ -163,11 +164,12 @@ describe('the outbox', () => {
     replies = ['away'];
     await keep(WREN, 'theirs');
     channels[0]!.onmessage!({} as MessageEvent);
-    await settled();
+    await until(() => waiting().length === 1 && addresses.length === 1);
     expect(waiting()).toEqual(['/sessions/theirs']);
+    await settled();
     await dropRows('outbox', WREN);
     channels[0]!.onmessage!({} as MessageEvent);
-    await settled();
+    await until(() => waiting().length === 0);
     expect(waiting()).toEqual([]);
   });
 });
@@ -180,7 +182,7 @@ describe('whose it is', () => {
     await flush();
     expect([waiting(), addresses]).toEqual([[], []]);
     signIn(WREN);
-    await settled();
+    await until(() => addresses.length > 0);
     expect(addresses).toEqual(['/sessions/hers']);
   });
 
@@ -231,6 +233,7 @@ describe('a browser that keeps nothing', () => {
     });
     replies = ['away'];
     useOutbox.getState().add({ path: '/sessions/only-here', body: {} });
+    await until(() => useKeeping.getState().trouble !== null && addresses.length === 1);
     await settled();
     expect(useKeeping.getState().trouble).toMatch(/no space left.*Keep this page open/);
     expect(waiting()).toEqual(['/sessions/only-here']);
