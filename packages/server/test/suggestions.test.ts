@@ -3,6 +3,7 @@ import type {
   AnsweredSuggestion,
   AssignmentItem,
   AthleteSuggestion,
+  EffortSessionAnswer,
   SuggestionsOfAthlete,
   PredictionsAnswer,
   Problem,
@@ -11,7 +12,7 @@ import type {
   StoredSequence,
 } from '@clay-pot/contracts';
 import type { Programme } from '@clay-pot/core';
-import { compileTimeline } from '@clay-pot/core';
+import { compileTimeline, sentenceText as readable } from '@clay-pot/core';
 import { shippedMovement } from '@clay-pot/core/library';
 import { v7 as uuid } from 'uuid';
 import { allSuggestions, ATHLETE, type Browser, House, pointers, sequenceOf } from './house.js';
@@ -209,6 +210,41 @@ describe('a suggestion', () => {
     await coach.ask('PUT', `/athletes/${id}/suggestions/${answerId}/taken-back`, { at: AT });
     expect(await given()).toBe(sequenceId);
     expect((await coach.ask('GET', `/sequences/${body.sequenceId}`)).status).toBe(404);
+  });
+
+  test('of a sequence that was led without being assigned makes and assigns a version, on the weekdays on which it was led', async () => {
+    const [id, sequenceId, answerId] = [uuid(), uuid(), uuid()];
+    await coach.ask('PUT', `/athletes/${id}`, { ...ATHLETE, name: 'Kerensa' });
+    await coach.ask('PUT', `/sequences/${sequenceId}`, PLAN);
+    const scene = { id, sequenceId, programmeId: '' };
+    // A Wednesday and a Monday.
+    await lead(scene, '2026-05-13', 1);
+    await lead(scene, '2026-05-18', 1);
+    const suggestion = await holdSuggestion(scene);
+    expect(suggestion).toMatchObject({ kind: 'progress', sequenceId, isAssigned: false });
+    const { body } = await answer(scene, suggestion, { answer: 'accepted' }, answerId);
+    const assigned = async () => (await coach.ask<AssignmentItem[]>('GET', '/assignments')).body.filter((each) => each.athleteId === id);
+    expect(await assigned()).toMatchObject([{ sequenceId: body.sequenceId, weekdays: [1, 3], sequenceTitle: 'Hold for Kerensa' }]);
+    await coach.ask('PUT', `/athletes/${id}/suggestions/${answerId}/taken-back`, { at: AT });
+    expect(await assigned()).toEqual([]);
+    expect((await coach.ask('GET', `/sequences/${body.sequenceId}`)).status).toBe(404);
+  });
+
+  test('what is assigned and goes past a new restriction is changed to what may be led', async () => {
+    const [id, sequenceId] = [uuid(), uuid()];
+    const cautions = [{ caution: 'sore-place', hand: 'left', place: 'wrist-back', symptom: 'ache', score: 6 }];
+    expect((await coach.ask('PUT', `/athletes/${id}`, { ...ATHLETE, name: 'Jory', cautions })).status).toBe(200);
+    await coach.ask('PUT', `/sequences/${sequenceId}`, PLAN);
+    await coach.ask('PUT', `/assignments/${uuid()}`, { athleteId: id, sequenceId, weekdays: [1, 4], fromDay: '2026-05-11' });
+    const scene = { id, sequenceId, programmeId: '' };
+    const limits = async () => (await suggestionsOf(scene)).open.find(({ key }) => key === 'limits');
+    const suggestion = (await limits())!;
+    expect(readable(suggestion.why)).toBe('“Hold” can’t start: 1 block goes past a restriction. Change or remove it.');
+    const { body } = await answer(scene, suggestion, { answer: 'accepted' });
+    const { document } = (await coach.ask<StoredSequence>('GET', `/sequences/${body.sequenceId}`)).body;
+    const led = await coach.ask<EffortSessionAnswer>('POST', '/effort/session', { athleteId: id, sequence: document });
+    expect(led.body.findings.filter(({ severity }) => severity === 'stop')).toEqual([]);
+    expect(await limits()).toBeUndefined();
   });
 
   test('declined, it needs a reason, and comes back only with new evidence', async () => {

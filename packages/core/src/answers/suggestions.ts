@@ -5,6 +5,7 @@ import type { Programme } from '../model/programme.js';
 import type { Sequence } from '../model/sequence.js';
 import { athleteSuggestions, type ReportedSession } from '../programme/athlete-suggestions.js';
 import type { Suggestion } from '../rules/suggestions/suggestion.js';
+import type { AssignedSequence } from '../programme/coming.js';
 import type { ComingPlan } from '../rules/suggestions/question.js';
 import type { Equipment } from '../vocabulary/places.js';
 import { methodOf } from '../library/methods.js';
@@ -21,7 +22,7 @@ export interface SuggestionsWork {
     readonly programme: Programme;
     readonly sequences: readonly (readonly [planId: string, sequence: Sequence])[];
   }[];
-  readonly givenOn: readonly (readonly [sequenceId: string, day: string])[];
+  readonly assigned: readonly AssignedSequence[];
   readonly replacedBy: readonly (readonly [sequenceId: string, ownId: string])[];
   readonly subject: SubjectWork;
   readonly athlete: { readonly cautions: readonly RecordedCaution[]; readonly equipment: readonly Equipment[] };
@@ -44,7 +45,6 @@ export function answerSuggestions({
   ownMovements,
   ownMethods,
   programmes,
-  givenOn,
   replacedBy,
   subject,
   ...work
@@ -54,7 +54,6 @@ export function answerSuggestions({
     ...work,
     person: personIn(subject, library.movement),
     programmes: programmes.map(({ sequences, ...rest }) => ({ ...rest, sequences: new Map(sequences) })),
-    givenOn: new Map(givenOn),
     replacedBy: new Map(replacedBy),
     lookup: library.movement,
     shelf: library.shelf,

@@ -13,7 +13,7 @@ import type { Sequence } from '../model/sequence.js';
 import { addDays } from '../vocabulary/days.js';
 import { groupedBy, lastOf } from '../vocabulary/lists.js';
 import type { Equipment } from '../vocabulary/places.js';
-import { comingPlans, type StandingProgramme } from './coming.js';
+import { type AssignedSequence, comingPlans, type StandingProgramme } from './coming.js';
 
 /** A session that is over, with all that suggestions read of it. */
 export interface ReportedSession extends LedSession, Omit<SuggestionSession, 'id'> {
@@ -25,8 +25,7 @@ export interface AthleteSuggestionsQuestion {
   /** Oldest first. */
   readonly sessions: readonly ReportedSession[];
   readonly programmes: readonly StandingProgramme[];
-  /** The next day of each sequence that was given by itself. */
-  readonly givenOn: ReadonlyMap<string, string>;
+  readonly assigned: readonly AssignedSequence[];
   /** Sequences that an athlete now does in their own version, by the id of the sequence. */
   readonly replacedBy?: ReadonlyMap<string, string>;
   readonly person: Person;
@@ -52,20 +51,19 @@ const PAST_DAYS = 7;
 /** All that is proposed for an athlete today. @throws SequenceError when a plan is not sound */
 export function athleteSuggestions(question: AthleteSuggestionsQuestion): AthleteSuggestions {
   const sessions = sharingPlans(question.sessions);
-  const { programmes, givenOn, replacedBy = NOTHING_REPLACED, person, athlete, lookup, shelf, methodOf, now, today } = question;
+  const { programmes, assigned, replacedBy = NOTHING_REPLACED, person, athlete, lookup, shelf, methodOf, now, today } = question;
   const standings = standingsOf(sessions, { lookup, methodOf, cautions: athlete.cautions, today });
-  const ledIds = new Set(sessions.map(({ sequenceId }) => sequenceId));
+  const isThere = new Set([...sessions, ...assigned].map(({ sequenceId }) => sequenceId));
   // What was led before its own version was is the past.
-  const ledLast = [...groupedBy(sessions, ({ sequenceId }) => sequenceId).values()]
-    .map(lastOf)
-    .filter(
-      ({ sequenceId }) => newestVersionOf(sequenceId, replacedBy) === sequenceId || !ledIds.has(newestVersionOf(sequenceId, replacedBy)),
-    );
+  const ledLast = [...groupedBy(sessions, ({ sequenceId }) => sequenceId).values()].map(lastOf).filter(({ sequenceId }) => {
+    const newest = newestVersionOf(sequenceId, replacedBy);
+    return newest === sequenceId || !isThere.has(newest);
+  });
   const coming = comingPlans({
     programmes,
+    assigned,
     ledLast,
     done: sessions.map(({ sequenceId, onDay }) => ({ sequenceId, day: onDay })),
-    dayOf: (sequenceId) => givenOn.get(newestVersionOf(sequenceId, replacedBy)) ?? null,
     lookup,
     cautions: athlete.cautions,
     today,

@@ -23,14 +23,22 @@ export interface LedLast {
   readonly onDay: string;
 }
 
+/** A sequence that is assigned by itself, as it will be led. */
+export interface AssignedSequence {
+  readonly sequenceId: string;
+  readonly sequence: Sequence;
+  /** ISO day on which it comes next, the studio’s. */
+  readonly day: string;
+}
+
 /** What comes next of an athlete is found from this. */
 export interface ComingQuestion {
   readonly programmes: readonly StandingProgramme[];
-  /** Of each sequence the last one. */
+  /** Sequences that are assigned by themselves. */
+  readonly assigned: readonly AssignedSequence[];
+  /** Of each sequence the last one, without those that an own version has replaced. */
   readonly ledLast: readonly LedLast[];
   readonly done: readonly DoneDay[];
-  /** The next day of a sequence that was given by itself; null where there is none. */
-  readonly dayOf: (sequenceId: string) => string | null;
   readonly lookup: MovementLookup;
   /** As they stand today. */
   readonly cautions: readonly RecordedCaution[];
@@ -40,26 +48,29 @@ export interface ComingQuestion {
 /** What was led by itself in the last two weeks is led again; working value. */
 const LED_LATELY_DAYS = 14;
 
-/** The sequences that come next: of each plan of a programme its next session at the whole of its amount, and what was led lately by itself. */
+/**
+ * The sequences that come next: of each plan of a programme its next session at the whole of its amount, what is assigned by itself, and what was led lately
+ * without either.
+ */
 export function comingPlans(question: ComingQuestion): ComingPlan[] {
-  const { ledLast, dayOf, today } = question;
+  const { assigned, ledLast, today } = question;
   const planned = question.programmes.flatMap((standing) => comingIn(standing, question));
-  const isPlanned = (sequenceId: string) => planned.some(({ place }) => place.sequenceId === sequenceId);
-  const alone = ledLast.filter(
-    ({ sequenceId, onDay }) => !isPlanned(sequenceId) && (dayOf(sequenceId) !== null || daysBetween(onDay, today) <= LED_LATELY_DAYS),
-  );
-  return [
-    ...planned,
-    ...alone.map(({ sequenceId, plan }) => ({
-      place: { programmeId: null, sequenceId },
-      sequence: plan,
-      day: dayOf(sequenceId),
-      days: [dayOf(sequenceId)].filter((day) => day !== null),
-      rises: false,
-      loads: loads(plan),
-    })),
-  ];
+  const isIn = (plans: readonly ComingPlan[], sequenceId: string) => plans.some(({ place }) => place.sequenceId === sequenceId);
+  const alone = assigned
+    .filter(({ sequenceId }) => !isIn(planned, sequenceId))
+    .map(({ sequenceId, sequence, day }) => byItself(sequenceId, sequence, day));
+  const known = [...planned, ...alone];
+  const lately = ledLast
+    .filter(({ sequenceId, onDay }) => !isIn(known, sequenceId) && daysBetween(onDay, today) <= LED_LATELY_DAYS)
+    .map(({ sequenceId, plan }) => byItself(sequenceId, plan, null));
+  return [...known, ...lately];
 }
+
+const byItself = (sequenceId: string, sequence: Sequence, day: string | null): ComingPlan => ({
+  ...{ place: { programmeId: null, sequenceId }, sequence, day, days: day === null ? [] : [day] },
+  rises: false,
+  loads: loads(sequence),
+});
 
 function comingIn(
   { id: programmeId, programme, sequences }: StandingProgramme,

@@ -116,7 +116,7 @@ export const nextIn = (days: number, plan = planOf(), rise?: { steps: number; ea
 export const asking = (all: readonly Went[], more: Partial<AthleteSuggestionsQuestion> = {}): AthleteSuggestionsQuestion => ({
   sessions: led(all),
   programmes: [],
-  givenOn: new Map(),
+  assigned: [],
   person,
   athlete: { cautions: [], equipment: EQUIPMENT },
   measuredOn: addDays(TODAY, -7),

@@ -34,3 +34,12 @@ export function groupedBy<T, K>(list: readonly T[], keyOf: (item: T) => K): Map<
   }
   return groups;
 }
+
+/** The first of what is made one by one; the rest is not made. */
+export function take<T>(all: Iterable<T>, count: number): T[] {
+  const taken: T[] = [];
+  if (count > 0) {
+    for (const one of all) if (taken.push(one) === count) break;
+  }
+  return taken;
+}

@@ -1,11 +1,13 @@
-import { applyEdits, type Edit, newestVersionOf, SEQUENCE_LIMITS, type SuggestionOption } from '@clay-pot/core';
+import { addDays, applyEdits, type Edit, newestVersionOf, SEQUENCE_LIMITS, type SuggestionOption, weekdayOf } from '@clay-pot/core';
 import { SEQUENCE_FORMAT_VERSION } from '@clay-pot/core/exchange';
 import type { StudioLibrary } from '@clay-pot/core/library';
-import { In } from 'typeorm';
+import { In, MoreThanOrEqual } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { AssignmentRow } from '../assignments/assignment.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
+import { dayIn } from '../http/clock.js';
 import { conflict } from '../http/problem.js';
+import { SessionRow } from '../sessions/session.entities.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
 import { storedSequence } from '../sequences/sequence-sums.js';
 import { keepMovementsOf } from '../sequences/sequence-movements.js';
@@ -29,8 +31,8 @@ interface Change {
 }
 
 /**
- * Carries out an option on sequences that are assigned by themselves, in no programme: each becomes the person’s own version, assigned in its place. What others
- * do stays as it is. @throws 409 where the sequence is another by now
+ * Carries out an option on sequences that stand by themselves, in no programme: each becomes the person’s own version, assigned in its place. One that was only
+ * led is assigned on the weekdays on which it was. What others do stays as it is. @throws 409 where the sequence is another by now
  */
 export async function withOwnVersions(held: StudioScope, { athlete, option, answers, library, now }: Change): Promise<OwnVersion[]> {
   if (option.effect.kind !== 'blocks') return [];
@@ -40,10 +42,27 @@ export async function withOwnVersions(held: StudioScope, { athlete, option, answ
     if (place.programmeId !== null) continue;
     // Of what was changed before, their own version is changed further.
     const sequenceId = newestVersionOf(place.sequenceId, replaced);
-    const assignments = await held.of(AssignmentRow).find({ where: { athleteId: athlete.id, sequenceId } });
-    if (assignments.length > 0) made.push(await ownVersion(held, { sequenceId, edits, assignments }, { athlete, library, now }));
+    const found = await held.of(AssignmentRow).find({ where: { athleteId: athlete.id, sequenceId } });
+    const assignments = found.length > 0 ? found : [await assignAsLed(held, athlete.id, sequenceId, now)];
+    const version = await ownVersion(held, { sequenceId, edits, assignments }, { athlete, library, now });
+    made.push(found.length > 0 ? version : { ...version, madeAssignmentId: assignments[0]!.id });
   }
   return made;
+}
+
+/** Sessions of so many days show on which weekdays a sequence is led. */
+const WEEKDAYS_FROM_DAYS = 21;
+
+/** Assigns a sequence on the weekdays on which it was led lately. */
+async function assignAsLed(held: StudioScope, athleteId: string, sequenceId: string, now: Date): Promise<AssignmentRow> {
+  const today = dayIn(held.timeZone, now);
+  const onDay = MoreThanOrEqual(addDays(today, -WEEKDAYS_FROM_DAYS));
+  const led = await held.of(SessionRow).find({ select: { id: true, onDay: true }, where: { athleteId, sequenceId, onDay } });
+  const days = new Set(led.map((session) => weekdayOf(session.onDay)));
+  const weekdays = (days.size > 0 ? [...days] : [weekdayOf(today)]).sort((a, b) => a - b);
+  const assignment = { id: uuid(), athleteId, sequenceId, weekdays, fromDay: today };
+  await held.of(AssignmentRow).insert(assignment, 'assignment');
+  return held.of(AssignmentRow).get(assignment.id, 'assignment');
 }
 
 async function ownVersion(
@@ -74,9 +93,10 @@ async function ownVersion(
 /** Gives the person back what they did before; their own version is removed, and records keep what was led. */
 export async function withoutOwnVersion(
   held: StudioScope,
-  { sequenceId, ownId, assignmentIds, isArchived }: OwnVersion,
+  { sequenceId, ownId, assignmentIds, isArchived, madeAssignmentId }: OwnVersion,
   now: Date,
 ): Promise<void> {
+  if (madeAssignmentId !== undefined) await held.of(AssignmentRow).remove({ id: madeAssignmentId });
   await held.of(AssignmentRow).update({ id: In([...assignmentIds]), sequenceId: ownId }, { sequenceId });
   await held.of(SequenceRow).update({ id: ownId }, { removedAt: now });
   if (isArchived) await held.of(SequenceRow).update({ id: sequenceId }, { isArchived: false });

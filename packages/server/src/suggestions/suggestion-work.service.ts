@@ -41,8 +41,8 @@ export class SuggestionWorkService {
       scope.of(SuggestionAnswerRow).find({ where: { athleteId }, order: { at: 'ASC', id: 'ASC' } }),
     ]);
     const since = subDays(now, LEVELS_PAST_DAYS).toISOString();
-    const planned = programmes.flatMap(({ document }) => document.plans.map(({ sequenceId }) => sequenceId));
-    const sequences = await scope.of(SequenceRow).find({ where: { id: In(planned), removedAt: IsNull() } });
+    const ahead = [...programmes.flatMap(({ document }) => document.plans), ...assignments].map(({ sequenceId }) => sequenceId);
+    const sequences = await scope.of(SequenceRow).find({ where: { id: In(ahead), removedAt: IsNull() } });
     const documentOf = new Map(sequences.map(({ id, document }) => [id, document]));
     return this.work.run('answerSuggestions', {
       ownMovements: movements,
@@ -56,9 +56,10 @@ export class SuggestionWorkService {
           return sequence ? [[plan.id, sequence] as const] : [];
         }),
       })),
-      givenOn: assignments.flatMap((assignment) => {
+      assigned: assignments.flatMap((assignment) => {
         const next = nextAfter(today, [assignment]);
-        return next ? [[assignment.sequenceId, next.day] as const] : [];
+        const sequence = documentOf.get(assignment.sequenceId);
+        return next && sequence ? [{ sequenceId: assignment.sequenceId, sequence, day: next.day }] : [];
       }),
       replacedBy: replacedBy(answers),
       subject: subjectWork({ record: row, readings, today }, led, now),

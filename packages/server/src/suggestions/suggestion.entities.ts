@@ -15,6 +15,8 @@ export interface OwnVersion {
   readonly sequenceId: string;
   readonly ownId: string;
   readonly assignmentIds: readonly string[];
+  /** The assignment that it made, where the sequence was led without one. */
+  readonly madeAssignmentId?: string;
   /** Whether the one before was their own version already, and went into the archive. */
   readonly isArchived: boolean;
 }

@@ -1,12 +1,13 @@
 import type { BlockView, SessionView } from '../../effort/session-view.js';
 import type { Contact } from '../../vocabulary/contacts.js';
+import { take } from '../../vocabulary/lists.js';
 import { same } from '../../vocabulary/same.js';
 import type { Sentence } from '../../vocabulary/sentence.js';
 import type { Edit } from '../../model/edits.js';
 import type { EaseReason } from '../gate/asks-no-more.js';
 import { blockOf } from '../checks/block-views.js';
 import { editChanges } from './edit-words.js';
-import { type Answer, gentlerFor } from './gentler.js';
+import { type Answer, gentlerOf } from './gentler.js';
 import type { RecordedCaution } from '../../model/athlete.js';
 import { type Work, workIn } from '../gate/moments.js';
 import { limitBroken, waitsFor } from '../gate/restrictions.js';
@@ -34,7 +35,7 @@ const FORMS = 2;
 export function easesFor(view: SessionView, blockIds: readonly string[], reason: EaseReason): Ease[] {
   const [only] = blockIds;
   if (only === undefined) return [];
-  const forms = blockIds.length === 1 ? formsOf(view, only, reason).slice(0, FORMS) : [eachEased(view, blockIds, reason)];
+  const forms = blockIds.length === 1 ? take(formsOf(view, only, reason), FORMS) : [eachEased(view, blockIds, reason)];
   const out = blockIds.map((blockId): Edit => ({ kind: 'remove', blockId }));
   const eases = [...forms, out].map((edits) => ({ changes: editChanges(view.sequence, edits, view.lookup), edits }));
   return eases.filter(({ changes }, index) => eases.findIndex((other) => same(other.changes, changes)) === index);
@@ -48,15 +49,13 @@ function eachEased(view: SessionView, blockIds: readonly string[], reason: EaseR
   });
 }
 
-/** One gentler form of each kind that is not too much for this person. */
-function formsOf(view: SessionView, blockId: string, reason: EaseReason): (readonly Edit[])[] {
-  const answers = gentlerFor(view, blockOf(view, blockId), reason);
-  return ORDER[reason].map((kind) => formIn(view, answers, kind)).filter((form) => form !== null);
-}
-
-function formIn(view: SessionView, answers: readonly Answer[], kind: Answer['kind']): readonly Edit[] | null {
-  const tries = answers.find((answer) => answer.kind === kind)?.tries ?? [];
-  return tries.find((edits) => objectionsTo(view, edits, { upTo: 'stop', isEasing: true }).length === 0) ?? null;
+/** One gentler form of each kind that is not too much for this person, looked for only as far as it is asked: each is held against the whole sequence. */
+export function* formsOf(view: SessionView, blockId: string, reason: EaseReason): Generator<readonly Edit[]> {
+  for (const kind of ORDER[reason]) {
+    const tries = gentlerOf(kind, view, blockOf(view, blockId), reason);
+    const form = tries.find((edits) => objectionsTo(view, edits, { upTo: 'stop', isEasing: true }).length === 0);
+    if (form) yield form;
+  }
 }
 
 /** What can be done about one of several blocks: gentler forms, and leaving it out at last. */

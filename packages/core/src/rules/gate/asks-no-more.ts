@@ -1,4 +1,5 @@
 import type { HandDemand } from '../../mechanics/demand.js';
+import type { Contact } from '../../vocabulary/contacts.js';
 import type { RangeMotion } from '../../vocabulary/motions.js';
 import { type Hand, HAND_WORDS, HANDS } from '../../vocabulary/hands.js';
 import { momentsOf, type Work } from './moments.js';
@@ -26,6 +27,12 @@ const GENTLE_PERCENT = 40;
 /** A wrist that is bent so much less is spared; degrees. */
 const SPARED_DEG = 5;
 
+/** How demanding each way to set the hand down is (practice: levers of difficulty); the fingertips of one hand carry what a palm would. */
+const DEMANDING: Record<Contact, number> = {
+  ...{ none: 0, handle: 1, ball: 1, fist: 1, 'open palm': 2 },
+  ...{ 'raised palm': 3, edge: 3, fingertips: 4, 'back of hand': 5 },
+};
+
 function mostOf(work: Work, hand: Hand): Most | null {
   const mine = momentsOf(work).filter((moment) => moment.hand === hand);
   if (mine.length === 0) return null;
@@ -48,6 +55,8 @@ function mostOf(work: Work, hand: Hand): Most | null {
 export function asksMoreThan(work: Work, than: Work, reason: EaseReason): string | null {
   // A position that the body cannot take has nothing to compare with.
   if (than.forms.length === 0) return null;
+  const { contact } = work.level;
+  if (DEMANDING[contact] > Math.max(DEMANDING[than.level.contact], DEMANDING['open palm'])) return `the ${contact} under load`;
   for (const hand of HANDS) {
     const [now, before] = [mostOf(work, hand), mostOf(than, hand)];
     if (!now) continue;

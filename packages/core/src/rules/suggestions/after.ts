@@ -18,7 +18,8 @@ const EASED_PERCENT = WEEK_KINDS.easier.usualPercent;
 /** What the last session as a whole asks for, where no movement of it does: less of all that loads, or to stay at what it is. */
 export function afterSuggestions(scene: SuggestionScene, others: readonly Suggestion[]): Suggestion[] {
   const last = scene.sessions.at(-1);
-  if (!last || others.some(({ sessionId, kind }) => sessionId === last.id && kind !== 'measure again')) return [];
+  const isAnswered = ({ sessionId, kind, cause }: Suggestion) => cause === 'limits' || (sessionId === last?.id && kind !== 'measure again');
+  if (!last || others.some(isAnswered)) return [];
   const { proposed, reason } = suggestionAfter(last);
   if (proposed !== 'ease' && proposed !== 'hold') return [];
   return [

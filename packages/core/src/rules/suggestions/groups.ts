@@ -36,6 +36,6 @@ export function groupWords({ suggestions }: SuggestionGroup): Sentence {
   return joinSentences(suggestions.map(({ why }) => why));
 }
 
-/** All suggestions for an athlete, the gravest first. While a stop or a referral is in force for a hand, nothing asks more of it. */
+/** Whether a suggestion repeats a restriction on record, rather than proposing a new one. */
 export const isOnRecord = ({ kind, options: [proposed] }: Pick<Suggestion, 'kind' | 'options'>): boolean =>
   kind === 'refer' && proposed.effect.kind !== 'bar';

@@ -6,6 +6,7 @@ import { formSuggestions } from './form.js';
 import { gated } from './gated.js';
 import { inGrowthBand } from './growth-band.js';
 import { lessSuggestions, viewsOnce } from './less.js';
+import { limitSuggestions } from './limits.js';
 import { measureSuggestions } from './measure.js';
 import { progressSuggestions } from './progress.js';
 import type { SuggestionQuestion, SuggestionScene } from './question.js';
@@ -25,6 +26,8 @@ export { checkTyped, withTypedDose } from './typed.js';
 const PROPOSERS: readonly ((scene: SuggestionScene, before: readonly Suggestion[]) => Suggestion[])[] = [
   referSuggestions,
   restSuggestions,
+  // Before what is planned may be led at all, nothing asks to do less of it.
+  limitSuggestions,
   lessSuggestions,
   // A session that something graver speaks of already gets no suggestion of its own.
   afterSuggestions,
@@ -34,7 +37,7 @@ const PROPOSERS: readonly ((scene: SuggestionScene, before: readonly Suggestion[
   progressSuggestions,
 ];
 
-/** Restrictions on record that bar a hand, and morning scores that grow worse over a week. */
+/** All suggestions for an athlete, the gravest first. While a stop or a referral is in force for a hand, nothing asks more of it. */
 export function suggestionsOf(question: SuggestionQuestion): Suggestion[] {
   const scene: SuggestionScene = { ...question, viewOf: viewsOnce(question.viewOf), barred: barredHands(question) };
   const suggestions = PROPOSERS.reduce<readonly Suggestion[]>((before, propose) => [...before, ...propose(scene, before)], []);

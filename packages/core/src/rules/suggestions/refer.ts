@@ -31,7 +31,7 @@ const ASKED_AGAIN_DAYS = working(
 /** Fewer mornings are no course. */
 const MORNINGS = 3;
 
-/** The next occurrence of a sequence: in a plan of a programme, or by itself. */
+/** Restrictions on record that bar a hand, and pain that grows over weeks. */
 export function referSuggestions(question: SuggestionQuestion): Suggestion[] {
   const barred = question.cautions.filter(forbidsLoading);
   const growing = HANDS.filter((hand) => !barred.some((entry) => handsOf(entry).includes(hand))).flatMap((hand) => {

@@ -28,7 +28,7 @@ export interface SuggestionEvidence {
   readonly text: Sentence;
 }
 
-/** Get ready → turn by turn, rounds unrolled, with a rest before each round but the first, and a break where one is set. Inside a turn: */
+/** Where a sequence that comes next stands: in a plan of a programme, or by itself. */
 export type PlanPlace =
   | { readonly programmeId: string; readonly planId: string; readonly sequenceId: string }
   | { readonly programmeId: null; readonly sequenceId: string };
@@ -68,6 +68,8 @@ export interface SuggestionOption {
   readonly id: string;
   /** Exactly what changes. */
   readonly words: Sentence;
+  /** Each change, where the words only count them. */
+  readonly changes?: readonly Sentence[];
   readonly effect: SuggestionEffect;
   /** How likely all that it changes would be carried to its end, 0–1, where that can be said. */
   readonly chance?: number;

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { movementById } from '../../store/library.js';
 import { Button } from '../../ui/button.js';
 import { DoseField } from '../sequence/dose-field.js';
+import { OptionChanges } from './option-changes.js';
 import { type ChosenAnswer, useAnswerSuggestions } from './answer-suggestions.js';
 
 /** Answers stand beside a name; on a phone they are as large as fingers need. */
@@ -74,7 +75,7 @@ interface SuggestionChoiceProps {
 }
 
 function SuggestionChoice({ suggestion, choice, choose }: SuggestionChoiceProps) {
-  const typed = suggestion.options.find(({ id }) => id === choice.optionId)?.typed;
+  const { typed, changes } = suggestion.options.find(({ id }) => id === choice.optionId) ?? {};
   const wrong = wrongIn(suggestion, choice);
   const radio = (id: string, words: string) => (
     <label key={id} className="flex items-baseline gap-2 text-small max-sm:min-h-11">
@@ -92,6 +93,7 @@ function SuggestionChoice({ suggestion, choice, choose }: SuggestionChoiceProps)
     <fieldset className="py-1.5">
       <legend className="text-small text-ink-soft">{readable(suggestion.why)}</legend>
       {suggestion.options.map(({ id, words }) => radio(id, readable(words)))}
+      {changes && <OptionChanges changes={changes} />}
       {typed && (
         <Typing
           key={choice.optionId}

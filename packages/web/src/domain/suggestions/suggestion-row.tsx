@@ -16,6 +16,7 @@ import { Button } from '../../ui/button.js';
 import { ButtonLink } from '../../ui/button-link.js';
 import { useAnswerSuggestions } from './answer-suggestions.js';
 import { ChangeSuggestions, Reason, SMALL } from './change-suggestions.js';
+import { OptionChanges } from './option-changes.js';
 
 const LOOK: Record<SuggestionKind, string> = {
   refer: 'border-iron text-iron',
@@ -148,7 +149,7 @@ function Proposed({ suggestions }: { suggestions: readonly AthleteSuggestion[] }
         <p className="text-small text-ink-soft">
           {suggestions.every(({ isAssigned }) => isAssigned)
             ? 'Accepting makes a version of the sequence for this athlete and assigns it. Others keep theirs.'
-            : 'This sequence is not assigned. Assign it first, or change it yourself.'}
+            : 'Accepting makes a version of the sequence for this athlete and assigns it on the weekdays of their last sessions.'}
         </p>
       )}
     </>
@@ -158,9 +159,10 @@ function Proposed({ suggestions }: { suggestions: readonly AthleteSuggestion[] }
 function Evidence({ suggestions }: { suggestions: readonly AthleteSuggestion[] }) {
   return (
     <div className="border-l-4 border-line pl-3 text-small">
-      {suggestions.map(({ key, athleteId, why, evidence }) => (
+      {suggestions.map(({ key, athleteId, why, evidence, options: [{ changes }] }) => (
         <div key={key} className="py-1">
           <p className="font-semibold">{readable(why)}</p>
+          {changes && <OptionChanges changes={changes} />}
           <ul>
             {evidence.map(({ of, sessionId, onDay, text }) => (
               <li key={`${sessionId ?? of} ${onDay} ${readable(text)}`} className="flex gap-2">
