@@ -17,13 +17,20 @@ export const doseChanges = (before: Dose, after: Dose, strokes: Movement['stroke
 /** How much, how hard and with what. */
 function amountChanges(before: Dose, after: Dose): (Sentence | false)[] {
   const amount = (dose: Dose) => amountWords(setGroupsOf(dose));
-  const load = (dose: Dose) => joinSentences(ownLoadWords(dose), ', ') || 'default';
   return [
     amount(before) !== amount(after) && `${amount(before)} → ${amount(after)}`,
     before.effortPercent !== after.effortPercent &&
       `effort ${before.effortPercent ?? 'open'} → ${after.effortPercent ?? 'open'}${after.effortPercent === undefined ? '' : ' %'}`,
-    sentenceText(load(before)) !== sentenceText(load(after)) && say`load ${load(before)} → ${load(after)}`,
+    loadChange(joinSentences(ownLoadWords(before), ', '), joinSentences(ownLoadWords(after), ', ')),
   ];
+}
+
+/** Where a dose names no load, the level has its own. */
+function loadChange(before: Sentence, after: Sentence): Sentence | false {
+  const [was, is] = [sentenceText(before), sentenceText(after)];
+  if (was === is) return false;
+  if (was === '') return say`with ${after}`;
+  return is === '' ? say`without ${before}` : say`${before} → ${after}`;
 }
 
 /** At which pace, with which hands. */

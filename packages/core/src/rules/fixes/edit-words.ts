@@ -1,9 +1,12 @@
 import { PHASE_NAMES } from '../../vocabulary/phases.js';
-import { setGroupsOf } from '../../model/dose.js';
+import { kilogramsOf } from '../../mechanics/as-dosed.js';
+import { type Dose, setGroupsOf } from '../../model/dose.js';
 import { doseChanges } from '../../model/dose-changes.js';
 import { amountWords, doseSentence } from '../../model/dose-words.js';
 import { applyEdits, type Edit } from '../../model/edits.js';
 import { findLevel, type MovementLookup } from '../../model/movement.js';
+import { withOwnSet } from '../../model/effort-or-load.js';
+import { kilogramsNameOf } from '../../model/own-load.js';
 import { roundChanges } from '../../model/round-words.js';
 import type { Block, Sequence } from '../../model/sequence.js';
 import { capitalSentence, joinSentences, say, type Sentence } from '../../vocabulary/sentence.js';
@@ -77,11 +80,21 @@ export function blockChange(old: Dosed, block: Dosed, lookup: MovementLookup): S
     const other = lookup(block.movementId)?.name ?? block.movementId;
     return [say`${name} → ${lowered(other)}, ${levelAndDose(block, lookup)}`];
   }
-  const changes = doseChanges(old.dose, block.dose, movement?.strokes);
+  const changes = doseChanges(withKilograms(old, lookup), withKilograms(block, lookup), movement?.strokes);
   if (old.levelId !== block.levelId) {
     return [joinSentences([`${name}: ${levelName(old, lookup)} → ${levelName(block, lookup)}`, ...changes], ', ')];
   }
   return changes.length > 0 ? [say`${name}: ${joinSentences(changes, ', ')}`] : [];
+}
+
+/** A dose that names the kilograms of its level where it has none of its own. */
+function withKilograms({ movementId, levelId, dose }: Dosed, lookup: MovementLookup): Dose {
+  const movement = lookup(movementId);
+  const level = movement && findLevel(movement, levelId);
+  const name = level && kilogramsNameOf(level, movement);
+  const kg = level && kilogramsOf(level);
+  const isNamed = dose.effortPercent !== undefined || (name && dose.load?.[name] !== undefined);
+  return !name || kg === undefined || isNamed ? dose : withOwnSet(dose, name, kg);
 }
 
 /** Blocks that stand elsewhere among those that stay: the fewest whose move tells it. */

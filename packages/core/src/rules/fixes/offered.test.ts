@@ -97,7 +97,8 @@ describe('what changes, in words', () => {
     ['1x5 @70% 6s', '1x5 @40% 6s', 'effort 70 → 40 %'],
     ['2x8 tempo1-2 L,R', '2x8 tempo2-2 R', 'out 1 s, back 2 s → 4 s each, hands left then right → right'],
     ['1x30s >', '1x3br <>', '30 s → 3 slow breaths, first → each direction'],
-    ['1x8', '1x8 band0.5kg', 'load default → band 0.5 kg'],
+    ['1x8', '1x8 band0.5kg', 'with band 0.5 kg'],
+    ['1x8 band1kg', '1x8 band0.5kg', 'band 1 kg → band 0.5 kg'],
     ['2x8', '2x8', ''],
   ])('%s to %s: %s', (before, after, words) => {
     expect(sentenceText(joinSentences(doseChanges(parseDose(before), parseDose(after)), ', '))).toBe(words);
@@ -118,5 +119,9 @@ describe('what changes, in words', () => {
       dose: { ...first!.dose, sets: 3 },
     }));
     expect(words(...rest)).toMatch(/; and 1 more$/);
+    // A level’s own weight is named where a dose changes it.
+    const curl = write([['strength', 'weight.curl', 'light', '1x10']]);
+    const lighter: Edit = { kind: 'change', blockId: 'b1', dose: parseDose('1x10 0.5kg') };
+    expect(sentenceText(editWords(curl, [lighter], shippedMovement))).toMatch(/: [\d.]+ kg → 0\.5 kg/);
   });
 });
