@@ -23,6 +23,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
   movement({
     id: 'stretch.flexors',
     name: 'Wrist flexor stretch',
+    otherHand: 'helps',
     family: 'assisted-stretches',
     purpose: 'Lengthens the palm-side muscles, which planted work takes to their limit.',
     howTo: [
@@ -76,6 +77,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
   movement({
     id: 'stretch.extensors',
     name: 'Wrist extensor stretch',
+    otherHand: 'helps',
     family: 'assisted-stretches',
     purpose: 'Lengthens the muscles on the back of the forearm, tired from gripping and typing.',
     howTo: ['Arm forward, palm down, elbow straight.', 'Let the hand hang, then ease it toward you with the other hand.'],
@@ -123,6 +125,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
   movement({
     id: 'stretch.thumb-in-fist',
     name: 'Thumb-in-fist stretch',
+    otherHand: 'helps',
     family: 'assisted-stretches',
     purpose: 'Eases the two tendons along the thumb side of the wrist.',
     howTo: [
@@ -260,6 +263,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     ...STRETCHED,
     id: 'stretch.single-finger',
     name: 'Single finger stretch',
+    otherHand: 'helps',
     purpose: 'One finger at a time shows which one is tight; a whole-hand stretch hides it.',
     howTo: [
       'Elbow straight, palm up.',
@@ -295,6 +299,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     ...STRETCHED,
     id: 'stretch.thumb-back',
     name: 'Thumb stretch, out and back',
+    otherHand: 'helps',
     purpose: 'Opens the web of the thumb for wide hands and thick handles.',
     howTo: ['Palm up, forearm resting.', 'Ease the thumb out by its lower bone, not by its tip.'],
     cues: ['Lower bone only', 'The web opens'],
@@ -314,6 +319,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     ...STRETCHED,
     id: 'stretch.palm-up-turn',
     name: 'Assisted supination stretch',
+    otherHand: 'helps',
     purpose: 'Turns the palm up with help, as for carrying a tray or catching underhand.',
     howTo: ['Elbow bent, at your side.', 'With the other hand, hold the forearm above the wrist and turn the palm up.'],
     cues: ['Turn the forearm, not the hand', 'Elbow at your side'],
@@ -334,6 +340,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     ...STRETCHED,
     id: 'stretch.palm-down-turn',
     name: 'Assisted pronation stretch',
+    otherHand: 'helps',
     purpose: 'Turns the palm down with help: flat hands on the floor need all of it.',
     howTo: [
       'Elbow bent, at your side.',
@@ -352,6 +359,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     ...STRETCHED,
     id: 'stretch.finger-wedge',
     name: 'Finger wedge stretch',
+    otherHand: 'helps',
     purpose: 'Spreads the hand by pushing fingers of the other hand between two neighbours.',
     howTo: ['Hand on the thigh, fingers long.', 'Put two fingers of the other hand between two neighbours and let them sink in.'],
     cues: ['At the roots of the fingers', 'Do every gap once'],
@@ -376,6 +384,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     ...STRETCHED,
     id: 'stretch.thumb-side',
     name: 'Radial deviation stretch',
+    otherHand: 'helps',
     purpose: 'Tips the hand toward the thumb and lengthens the outer edge, which gripping and paddling shorten.',
     howTo: ['Forearm on a table, thumb up.', 'Lift the little-finger edge with the other hand, so the hand tips toward the thumb.'],
     cues: ['Only the hand tips', 'Elbow heavy'],
@@ -404,6 +413,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     ...STRETCHED,
     id: 'stretch.edge-push-flexors',
     name: 'Contract–relax over an edge, palm down',
+    otherHand: 'helps',
     purpose: 'Push as you breathe in, ease further as you breathe out: range with strength in it.',
     howTo: [
       'Forearm on a table, hand over the edge, fingers up.',
@@ -445,6 +455,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     ...STRETCHED,
     id: 'stretch.edge-push-extensors',
     name: 'Contract–relax over an edge, back of hand',
+    otherHand: 'helps',
     purpose: 'The same for the extensors, whose length is often forgotten.',
     howTo: [
       'Forearm on a table, hand hanging over the edge.',

@@ -251,6 +251,7 @@ export const FREE_WEIGHTS: readonly Movement[] = [
   movement({
     id: 'weight.towel-turns',
     name: 'Forearm rotation with a towel',
+    otherHand: 'resists',
     family: 'free-weights',
     purpose: 'One hand turns, the other brakes: rotation strength with just a towel.',
     climbs: 'effort',

@@ -33,6 +33,7 @@ function againstTheOtherHand(
     directions: null,
     strokes: ['build', 'let go'],
     work: ['repetitions', 'time'],
+    otherHand: 'resists',
     timed: 'hold',
     climbs: 'effort',
     corners: [],
@@ -126,6 +127,7 @@ export const ISOMETRICS: readonly Movement[] = [
   movement({
     id: 'isometric.turns',
     name: 'Isometric forearm rotation',
+    otherHand: 'resists',
     family: 'isometrics',
     purpose: 'Rotation strength in both directions without movement.',
     howTo: ['Elbow bent at your side, thumb up.', 'Hold the wrist with the other hand so nothing turns.'],
@@ -158,6 +160,7 @@ export const ISOMETRICS: readonly Movement[] = [
   movement({
     id: 'isometric.end-extension',
     name: 'End-range isometric wrist extension',
+    otherHand: 'resists',
     family: 'isometrics',
     purpose: 'The muscle works hard where it is shortest, for control of the last degrees.',
     climbs: 'effort',
@@ -201,6 +204,7 @@ export const ISOMETRICS: readonly Movement[] = [
   movement({
     id: 'isometric.end-flexion',
     name: 'End-range isometric wrist flexion',
+    otherHand: 'resists',
     family: 'isometrics',
     purpose: 'The flexors work where they are shortest: for hooks and throws.',
     climbs: 'effort',
@@ -269,6 +273,7 @@ export const ISOMETRICS: readonly Movement[] = [
   movement({
     id: 'isometric.finger-spread',
     name: 'Isometric finger spread',
+    otherHand: 'resists',
     family: 'isometrics',
     purpose: 'Opening strength with just the other hand: balances all that closes.',
     climbs: 'effort',

@@ -73,6 +73,7 @@ export const SETTLE: readonly Movement[] = [
   movement({
     id: 'settle.long-flexors',
     name: 'Long easy stretch, palm side',
+    otherHand: 'helps',
     family: 'settle',
     purpose: 'Relaxes the flexors after gripping and floor work.',
     climbs: 'stretch',
@@ -94,6 +95,7 @@ export const SETTLE: readonly Movement[] = [
   movement({
     id: 'settle.long-extensors',
     name: 'Long easy stretch, back side',
+    otherHand: 'helps',
     family: 'settle',
     purpose: 'Relaxes the extensors after edges, handles and keyboards.',
     climbs: 'stretch',
@@ -145,6 +147,7 @@ export const SETTLE: readonly Movement[] = [
   movement({
     id: 'settle.forearm-massage',
     name: 'Forearm massage',
+    otherHand: 'helps',
     family: 'settle',
     purpose: 'Slow strokes along a lengthened muscle, from wrist to elbow.',
     climbs: 'pressure',
@@ -213,6 +216,7 @@ export const SETTLE: readonly Movement[] = [
   movement({
     id: 'settle.tool-scrape',
     name: 'Light tool strokes, forearm, palm and upper arm',
+    otherHand: 'helps',
     family: 'settle',
     purpose: 'A smooth edge glides gently along a lengthened muscle: it calms, it doesn’t dig.',
     climbs: 'pressure',

@@ -21,6 +21,7 @@ export const STRETCHES_ON_ONESELF: readonly Movement[] = [
     ...EASED,
     id: 'stretch.palms-knuckles-back',
     name: 'Palms together, fingers bent back',
+    otherHand: 'helps',
     purpose: 'The fingers of one hand ease those of the other back at the knuckles while the palms stay together.',
     howTo: ['Palms together before the chest.', 'Press the fingers of one hand back from the knuckles with the other’s.', 'Change sides.'],
     cues: ['Palms stay together', 'From the knuckles, not the tips', 'Both wrists still'],

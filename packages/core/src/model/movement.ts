@@ -129,6 +129,9 @@ const MADE_FOR = record({
   massKg: bounded(BODY_LIMITS.massKg, 'Mass'),
 });
 
+/** What the hand beside the working one may do: help lightly, or push back as hard as the working one pushes. */
+export const OTHER_HAND_WORK = ['helps', 'resists'] as const;
+
 /** The fields of a movement besides its id, which is the address it is stored under. */
 export const MOVEMENT_FIELDS = {
   name: text(nameLength, 1, 'Name'),
@@ -158,6 +161,8 @@ export const MOVEMENT_FIELDS = {
   /** What the way out and the way back of one repetition are called when counting aloud. */
   strokes: twoOf(text(wordLength, 1), 'two names'),
   work: someOf(oneOf(WORK_KINDS), { max: WORK_KINDS.length, unique: true }),
+  /** What the hand does that is not working, where the level is not free of load: it helps a stretch, or holds against a press. */
+  otherHand: optional(oneOf(OTHER_HAND_WORK)),
   /** Whether work for time is held still or keeps moving. */
   timed: oneOf(['hold', 'bout']),
   /** The person by whom the ladder is judged, where it was made for one; else it rises for women and men. */

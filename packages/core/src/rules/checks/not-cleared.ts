@@ -1,4 +1,5 @@
 import { cautionAdvice, forbidsLoading, handsOf } from '../safety/cautions.js';
+import { otherHandWaits } from '../safety/clearance.js';
 import { handsUsed } from '../safety/hands-used.js';
 import { workIn } from '../gate/moments.js';
 import { waitsFor } from '../gate/restrictions.js';
@@ -32,7 +33,7 @@ function sparing(entry: RecordedCaution, waiting: readonly BlockView[]): Fix {
   const free = hand && !second ? otherHand(hand) : null;
   const edits = waiting.map((view): Edit => {
     const { id, dose } = view.block;
-    return free && mayBeLeftTo(view, free)
+    return free && mayBeLeftTo(entry, view, free)
       ? { kind: 'change', blockId: id, dose: { ...dose, sides: free } }
       : { kind: 'remove', blockId: id };
   });
@@ -45,6 +46,6 @@ function sparing(entry: RecordedCaution, waiting: readonly BlockView[]): Fix {
   return { label: capital(parts.join(', ')), edits };
 }
 
-/** By the free hand alone, where nothing then rests on the other one. */
-const mayBeLeftTo = ({ movement, level }: BlockView, free: Hand) =>
-  movement.sides.includes(free) && handsUsed(level, free).every((hand) => hand === free);
+/** By the free hand alone, where nothing then rests on the other one, and it need not help. */
+const mayBeLeftTo = (entry: RecordedCaution, { movement, level }: BlockView, free: Hand) =>
+  movement.sides.includes(free) && handsUsed(level, free).every((hand) => hand === free) && !otherHandWaits(entry, movement, level, free);

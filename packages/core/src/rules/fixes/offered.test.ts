@@ -4,7 +4,7 @@ import { type SessionView, viewOf } from '../../effort/session-view.js';
 import { personOf } from '../../mechanics/person.js';
 import { METHODS } from '../../library/methods.js';
 import { parseDose } from '../../model/dose-shorthand.js';
-import { applyEdits } from '../../model/edits.js';
+import { applyEdits, type Edit } from '../../model/edits.js';
 import { shippedMovement } from '../../library/index.js';
 import { editsOf } from '../checks/finding.js';
 import { findingsOf } from '../checks/index.js';

@@ -3,7 +3,7 @@ import type { BlockView } from '../../effort/session-view.js';
 import type { HandDemand } from '../../mechanics/demand.js';
 import type { Dose } from '../../model/dose.js';
 import type { Level, Movement } from '../../model/movement.js';
-import { type Hand, HANDS, handsWorking } from '../../vocabulary/hands.js';
+import { type Hand, HANDS, handsWorking, otherHand } from '../../vocabulary/hands.js';
 
 /** A level as dosed for somebody: what the gate is asked about. */
 export interface Work {
@@ -28,14 +28,22 @@ export interface Moment {
 /** Everything that a block asks of either hand: in both directions, in each round, and of the hand that is planted beside the working one. */
 export function momentsOf({ movement, dose, forms }: Work): Moment[] {
   const working = handsWorking(dose.sides);
+  const resists = movement.otherHand === 'resists';
   return forms.flatMap((form) =>
     HANDS.flatMap((hand): Moment[] => {
       if (working.includes(hand)) {
         const second = movement.directions ? form.second : null;
         return [form.demand, ...(second ? [second] : [])].map((demand) => ({ hand, form, demand: demand[hand] }));
       }
+      if (resists) return [{ hand, form, demand: pushingBack(form.demand[otherHand(hand)]) }];
       const beside = form.demand.beside?.[hand];
       return beside && beside.loadN > 0 ? [{ hand, form, demand: beside }] : [];
     }),
   );
 }
+
+/** A hand that holds against the other one is as busy as that one, with its own wrist where it likes it. */
+const pushingBack = ({ effortPercent }: HandDemand): HandDemand => ({
+  ...{ loadN: 0, loadPercentBW: 0, efforts: [], effortPercent },
+  ...{ angle: null, stretchNm: 0 },
+});

@@ -3,15 +3,15 @@ import { type Hand, HAND_WORDS } from '../../vocabulary/hands.js';
 import { goesToFailure } from '../doses/open-ends.js';
 import { brokenLimit } from '../safety/caution-limits.js';
 import { handsOf } from '../safety/cautions.js';
-import { concernsOf, mustWait } from '../safety/clearance.js';
+import { concernsOf, mustWait, otherHandWaits } from '../safety/clearance.js';
 import { handsUsed } from '../safety/hands-used.js';
 import { type Moment, momentsOf, type Work } from './moments.js';
 
 type Planned = Pick<Work, 'movement' | 'level' | 'dose'>;
 
 /** Whether a block waits for a clearance: it loads a hand that nobody has cleared, or uses one that rests. */
-export const waitsFor = (entry: RecordedCaution, { level, dose }: Pick<Work, 'level' | 'dose'>): boolean =>
-  mustWait(entry, level, handsUsed(level, dose.sides));
+export const waitsFor = (entry: RecordedCaution, { movement, level, dose: { sides } }: Planned): boolean =>
+  mustWait(entry, level, handsUsed(level, sides)) || otherHandWaits(entry, movement, level, sides);
 
 /** Why a movement is left out with somebody’s restrictions, in its own words; empty where it need not be. */
 export const leftOutBy = (cautions: readonly RecordedCaution[], { movement, level, dose }: Planned): readonly string[] =>

@@ -2,7 +2,7 @@ import { type Sentence } from '../../vocabulary/sentence.js';
 import type { RecordedCaution } from '../../model/athlete.js';
 import type { Level, Movement } from '../../model/movement.js';
 import { type Caution, type CautionId, CAUTIONS } from '../../vocabulary/cautions.js';
-import { type Hand, HANDS, type SidePlan } from '../../vocabulary/hands.js';
+import { type Hand, HANDS, handsWorking, type SidePlan } from '../../vocabulary/hands.js';
 import { cautionAdvice, concerns, forbidsLoading, restsHand } from './cautions.js';
 import { handsUsed } from './hands-used.js';
 
@@ -29,11 +29,26 @@ export function advicesOf(cautions: readonly RecordedCaution[]): Advice[] {
 export const mustWait = (entry: RecordedCaution, level: Pick<Level, 'loading'>, hands: readonly Hand[]): boolean =>
   forbidsLoading(entry) && concerns(entry, hands) && (level.loading !== 'unloaded' || restsHand(entry));
 
+/**
+ * Whether the hand beside the working one may not do its part before somebody has cleared it: one that rests does nothing, one that may not be loaded
+ * does not push back.
+ */
+export function otherHandWaits(
+  entry: RecordedCaution,
+  { otherHand }: Pick<Movement, 'otherHand'>,
+  { loading }: Level,
+  plan: SidePlan,
+): boolean {
+  if (otherHand === undefined || loading === 'unloaded') return false;
+  const beside = HANDS.filter((hand) => !handsWorking(plan).includes(hand));
+  return forbidsLoading(entry) && concerns(entry, beside) && (otherHand === 'resists' || restsHand(entry));
+}
+
 /** The ways in which somebody may do a level: those whose hands are cleared and for whom it is not to be left out. */
 export function openSides(movement: Movement, level: Level, cautions: readonly RecordedCaution[]): SidePlan[] {
   return movement.sides.filter((plan) => {
     const { stops, avoid } = concernsOf(movement, level, cautions, handsUsed(level, plan));
-    return stops.length + avoid.length === 0;
+    return stops.length + avoid.length === 0 && !cautions.some((entry) => otherHandWaits(entry, movement, level, plan));
   });
 }
 

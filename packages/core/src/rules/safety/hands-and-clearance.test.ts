@@ -75,11 +75,18 @@ describe('a caution of one hand', () => {
   });
 
   test('holds its limits against that hand alone', () => {
-    const strong = (sides: string) => [line('isometric.flexion', `1x4 @70% 4s ${sides}`)];
+    const strong = (sides: string) => [line('grip.ball-squeeze', `1x6 @70% 3s ${sides}`)];
     const tendon: RecordedCaution = { caution: 'tendon-pain', hand: 'right' };
     expect(stopsOf(seen([tendon], strong('L')))).toEqual([]);
     expect(stopsOf(seen([tendon], strong('R')))).toMatchObject([{ check: { id: 'caution-limit' } }]);
     expect(stopsOf(seen([tendon], strong('L,R')))).toMatchObject([{ check: { id: 'caution-limit' } }]);
+  });
+
+  test('holds them against a hand that pushes back too: it is as busy as the one that pushes', () => {
+    const pressed = (effort: number) => [line('isometric.flexion', `1x5 @${effort}% 4s L`)];
+    const tendon: RecordedCaution = { caution: 'tendon-pain', hand: 'right' };
+    expect(stopsOf(seen([tendon], pressed(30)))).toEqual([]);
+    expect(stopsOf(seen([tendon], pressed(70)))).toMatchObject([{ check: { id: 'caution-limit' } }]);
   });
 });
 

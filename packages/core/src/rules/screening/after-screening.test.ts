@@ -5,6 +5,7 @@ import { shippedMovement, LIBRARY } from '../../library/index.js';
 import { referencePerson } from '../../mechanics/person.js';
 import { REFERENCE_BODIES } from '../../model/body.js';
 import { type Intake, newIntake, withPerson } from '../../model/intake.js';
+import type { Level } from '../../model/movement.js';
 import type { Reading } from '../../model/reading.js';
 import { cautionsOn } from '../safety/cautions.js';
 import { movementsOpen } from './movements-open.js';
@@ -75,11 +76,19 @@ describe('what is left of the shelf', () => {
     const right = open({ signs: [{ sign: 'pop', hand: 'left' }] });
     expect(levels(right)).toBeGreaterThan(150);
     for (const { movementId, openLevels } of right) {
-      const { ladder, sides } = shippedMovement(movementId)!;
-      const alone = ladder.filter((level) => sides.some((plan) => !handsUsed(level, plan).includes('left')));
+      const { ladder, sides, otherHand } = shippedMovement(movementId)!;
+      const isAlone = (level: Level) => level.loading === 'unloaded' || otherHand === undefined;
+      const alone = ladder.filter((level) => isAlone(level) && sides.some((plan) => !handsUsed(level, plan).includes('left')));
       expect([movementId, openLevels]).toEqual([movementId, alone.map(({ id }) => id)]);
     }
     expect(right.find(({ movementId }) => movementId === 'bearing.palm-support')!.openLevels).toEqual([]);
+  });
+
+  test('a hand that may not be loaded still helps a stretch, and pushes back against nothing', () => {
+    const right = open({ signs: [{ sign: 'night-tingling', hand: 'left' }] });
+    const openOf = (id: string) => right.find(({ movementId }) => movementId === id)!.openLevels.length;
+    expect([openOf('isometric.extension'), openOf('isometric.end-extension')]).toEqual([0, 0]);
+    expect([openOf('stretch.flexors'), openOf('grip.ball-squeeze')].every((count) => count > 0)).toBe(true);
   });
 
   test('whatever is off says why', () => {

@@ -217,6 +217,14 @@ function Words({ register, movement, change }: WordsProps) {
             <option value="hold">held still</option>
             <option value="bout">kept moving</option>
           </SelectField>
+          <SelectField
+            label="The hand that isn’t working"
+            {...register('otherHand', { setValueAs: (value: string) => value || undefined })}
+          >
+            <option value="">is free</option>
+            <option value="helps">helps lightly</option>
+            <option value="resists">pushes back</option>
+          </SelectField>
         </div>
       </div>
     </Part>
