@@ -473,6 +473,8 @@ export {
   ANSWER_KINDS,
   ANSWERS,
   AS_IT_IS,
+  BARRING_PAIN,
+  type BarringPain,
   type Suggestion,
   suggestionAfter,
   type SuggestionAnswerKind,

@@ -1,6 +1,8 @@
 import type { AnsweredSuggestion, SuggestionAnswerInput, SuggestionTakenBackInput } from '@clay-pot/contracts';
 import type { ComingBrief } from '@clay-pot/core/answers';
 import {
+  BARRING_PAIN,
+  type BarringPain,
   type Suggestion,
   type SuggestionOption,
   SUGGESTIONS,
@@ -73,7 +75,7 @@ export class AnswerSuggestionsService {
               ...(await withOwnVersions(held, { athlete, option, answers, library, now: this.clock.now() })),
             ]
           : [],
-        barredHand: option?.effect.kind === 'bar' ? await this.bar(held, athleteId, option.effect.hand) : null,
+        barredHand: option?.effect.kind === 'bar' ? await this.bar(held, athleteId, option.effect) : null,
         at: new Date(input.at),
       };
       await held.of(SuggestionAnswerRow).insert(row, 'answer');
@@ -101,10 +103,10 @@ export class AnswerSuggestionsService {
     });
   }
 
-  /** Pain that grows goes on record: nothing loads the hand until somebody has cleared it. */
-  private async bar(held: StudioScope, athleteId: string, hand: Hand): Promise<Hand> {
+  /** Pain goes on record: nothing loads the hand until a practitioner has cleared it. */
+  private async bar(held: StudioScope, athleteId: string, { hand, caution }: { hand: Hand; caution: BarringPain }): Promise<Hand> {
     const { cautions, rowVersion } = await held.of(AthleteRow).hold(athleteId, 'athlete');
-    const entry = { caution: 'rest-pain', hand, since: dayIn(held.timeZone, this.clock.now()) } as const;
+    const entry = { caution, hand, since: dayIn(held.timeZone, this.clock.now()) } as const;
     await held.of(AthleteRow).update({ id: athleteId }, { cautions: [...cautions, entry], rowVersion: rowVersion + 1 });
     return hand;
   }
@@ -189,7 +191,9 @@ async function edited(held: StudioScope, programmeId: string, edits: readonly Pr
 
 async function unbar(held: StudioScope, athleteId: string, hand: Hand): Promise<void> {
   const { cautions, rowVersion } = await held.of(AthleteRow).hold(athleteId, 'athlete');
-  const at = cautions.findLastIndex((entry) => entry.caution === 'rest-pain' && entry.hand === hand && !entry.clearedOn);
+  const at = cautions.findLastIndex(
+    (entry) => BARRING_PAIN.some((pain) => pain === entry.caution) && entry.hand === hand && !entry.clearedOn,
+  );
   if (at < 0) return;
   await held.of(AthleteRow).update({ id: athleteId }, { cautions: cautions.toSpliced(at, 1), rowVersion: rowVersion + 1 });
 }

@@ -1,5 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
+import { of, suggestionsFor, TODAY } from '../../programme/suggestions.fixture.js';
 import { addDays } from '../../vocabulary/days.js';
+import { EQUIPMENT } from '../../vocabulary/places.js';
+import { sentenceText } from '../../vocabulary/sentence.js';
 import type { SuggestionSession } from './question.js';
 import { growingIn } from './refer.js';
 
@@ -34,5 +37,24 @@ describe('pain that grows is known by its slope over three weeks', () => {
   test('what lies more than three weeks back no longer counts, and the other hand is its own', () => {
     expect(grows([1, 3, 5], 12)).toBe(false);
     expect(growingIn(checks([3, 5, 7], 5), 'right')).toBeNull();
+  });
+});
+
+describe('strong pain in a session', () => {
+  const strong = (daysAgo: number, supportHurts: number, more = {}) =>
+    of('refer', suggestionsFor([{ daysAgo: daysAgo + 3 }, { daysAgo, supportHurts }], more));
+
+  test('refers each hand that it was in, and puts it on record', () => {
+    const found = strong(1, 8);
+    expect(found.map(({ key }) => key)).toEqual(['refer strong left', 'refer strong right']);
+    expect(sentenceText(found[0]!.why)).toContain('Left hand: discomfort 8 of 10 in the last session.');
+    expect(found[0]!.options[0].effect).toEqual({ kind: 'bar', hand: 'left', caution: 'strong-pain' });
+  });
+
+  test('does not from six of ten, once a week is over, or where the hand is on record', () => {
+    expect(strong(1, 6)).toEqual([]);
+    expect(strong(8, 8)).toEqual([]);
+    const onRecord = { cautions: [{ caution: 'strong-pain', since: TODAY }], equipment: EQUIPMENT } as const;
+    expect(strong(1, 8, { athlete: onRecord }).map(({ cause }) => cause)).toEqual(['on record']);
   });
 });

@@ -7,7 +7,9 @@ import { itemAt } from '../../vocabulary/lists.js';
 import { capital } from '../../vocabulary/text.js';
 import { cautionAdvice, forbidsLoading, handsOf, keyOfCaution } from '../safety/cautions.js';
 import { DISCOMFORT_GO_ON_MAX, DISCOMFORT_HOLD_MAX } from '../reports/discomfort.js';
-import { AS_IT_IS, type Suggestion } from './suggestion.js';
+import { STRONG_FROM } from '../screening/symptom-rules.js';
+import type { WorkDone } from '../progress/work-done.js';
+import { AS_IT_IS, type BarringPain, type Suggestion } from './suggestion.js';
 import type { SuggestionQuestion, SuggestionSession } from './question.js';
 
 /** Pain that grows goes to a practitioner (practice: caution and referral): it is looked at over so long. */
@@ -31,15 +33,53 @@ const ASKED_AGAIN_DAYS = working(
 /** Fewer mornings are no course. */
 const MORNINGS = 3;
 
-/** Restrictions on record that bar a hand, and pain that grows over weeks. */
+/** Restrictions on record that bar a hand, strong pain in a session, and pain that grows over weeks. */
 export function referSuggestions(question: SuggestionQuestion): Suggestion[] {
   const barred = question.cautions.filter(forbidsLoading);
-  const growing = HANDS.filter((hand) => !barred.some((entry) => handsOf(entry).includes(hand))).flatMap((hand) => {
+  const inPain = HANDS.filter((hand) => !barred.some((entry) => handsOf(entry).includes(hand))).flatMap((hand) => {
+    const strong = strongIn(question, hand);
+    if (strong) return [ofStrongPain(hand, strong)];
     const mornings = growingIn(question.sessions, hand);
     return mornings ? [ofGrowingPain(hand, mornings)] : [];
   });
-  return [...barred.map((entry) => ofRecord(entry, question.today)), ...growing];
+  return [...barred.map((entry) => ofRecord(entry, question.today)), ...inPain];
 }
+
+/** The work in which a hand hurt strongly, of the last session that it was in; null where none did, or it is over a week ago. */
+function strongIn({ standings, today }: SuggestionQuestion, hand: Hand): WorkDone | null {
+  const all = standings.filter((standing) => standing.hand === hand).map(({ last }) => last);
+  const newest = all.reduce((day, { onDay }) => (onDay > day ? onDay : day), '');
+  const [worst] = all
+    .filter(({ onDay, discomfort }) => onDay === newest && (discomfort ?? 0) >= STRONG_FROM)
+    .sort((one, other) => (other.discomfort ?? 0) - (one.discomfort ?? 0));
+  return worst && daysBetween(worst.onDay, today) <= DAYS_A_WEEK ? worst : null;
+}
+
+function ofStrongPain(hand: Hand, { sessionId, onDay, discomfort }: WorkDone): Suggestion {
+  const score = discomfort ?? STRONG_FROM;
+  return {
+    key: `refer strong ${hand}`,
+    kind: 'refer',
+    cause: 'strong pain',
+    hands: [hand],
+    movementId: null,
+    why: say`${capital(HAND_WORDS[hand])}: discomfort ${score} of 10 in the last session. Strong pain needs a doctor or hand therapist. No load on that hand until then.`,
+    evidence: [{ of: 'session', sessionId, onDay, text: say`Discomfort ${score} of 10` }],
+    evidenceKey: sessionId,
+    sessionId,
+    options: barring(hand, 'strong-pain'),
+  };
+}
+
+/** The hand goes on record until it is cleared, or only the athlete knows. */
+const barring = (hand: Hand, caution: BarringPain): Suggestion['options'] => [
+  {
+    id: 'bar',
+    words: say`Record it as a restriction: no load on the ${HAND_WORDS[hand]} until cleared`,
+    effect: { kind: 'bar', hand, caution },
+  },
+  { id: 'told', words: 'The athlete knows where to go; record nothing', effect: AS_IT_IS },
+];
 
 function ofRecord(entry: RecordedCaution, today: string): Suggestion {
   const sessionId = entry.stopped?.sessionId ?? null;
@@ -114,13 +154,6 @@ function ofGrowingPain(hand: Hand, mornings: readonly SuggestionSession[]): Sugg
     })),
     evidenceKey: newest ?? '',
     sessionId: newest,
-    options: [
-      {
-        id: 'bar',
-        words: say`Record it as a restriction: no load on the ${HAND_WORDS[hand]} until cleared`,
-        effect: { kind: 'bar', hand },
-      },
-      { id: 'told', words: 'The athlete knows where to go; record nothing', effect: AS_IT_IS },
-    ],
+    options: barring(hand, 'rest-pain'),
   };
 }

@@ -39,6 +39,11 @@ export interface PlanEdits {
   readonly edits: readonly Edit[];
 }
 
+/** Pain that an answer puts on record: it grows, or it is strong. */
+export const BARRING_PAIN = ['rest-pain', 'strong-pain'] as const;
+/** Pain that an answer puts on record. */
+export type BarringPain = (typeof BARRING_PAIN)[number];
+
 /** What becomes of the programme, or of the record, when an option is chosen. */
 export type SuggestionEffect =
   | { readonly kind: 'blocks'; readonly plans: readonly PlanEdits[] }
@@ -46,8 +51,8 @@ export type SuggestionEffect =
   | { readonly kind: 'later'; readonly days: number }
   /** The next session that loads is left out. */
   | { readonly kind: 'skip' }
-  /** Pain that grows goes on record, and bars the hand until somebody has cleared it. */
-  | { readonly kind: 'bar'; readonly hand: Hand }
+  /** Pain goes on record, and bars the hand until a practitioner has cleared it. */
+  | { readonly kind: 'bar'; readonly hand: Hand; readonly caution: BarringPain }
   | { readonly kind: 'as it is' };
 
 /** What may be typed of an option: the dose of one movement at one level. */
