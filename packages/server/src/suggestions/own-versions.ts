@@ -43,9 +43,9 @@ export async function withOwnVersions(held: StudioScope, { athlete, option, answ
     // Of what was changed before, their own version is changed further.
     const sequenceId = newestVersionOf(place.sequenceId, replaced);
     const found = await held.of(AssignmentRow).find({ where: { athleteId: athlete.id, sequenceId } });
-    const assignments = found.length > 0 ? found : [await assignAsLed(held, athlete.id, sequenceId, now)];
-    const version = await ownVersion(held, { sequenceId, edits, assignments }, { athlete, library, now });
-    made.push(found.length > 0 ? version : { ...version, madeAssignmentId: assignments[0]!.id });
+    const fresh = found.length > 0 ? null : await assignAsLed(held, athlete.id, sequenceId, now);
+    const version = await ownVersion(held, { sequenceId, edits, assignments: fresh ? [fresh] : found }, { athlete, library, now });
+    made.push(fresh ? { ...version, madeAssignmentId: fresh.id } : version);
   }
   return made;
 }
