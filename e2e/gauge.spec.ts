@@ -1,5 +1,5 @@
 import type { SequenceListItem, SessionRecord } from '@clay-pot/contracts';
-import { expect, someoneNew, test } from './house.js';
+import { expect, someoneNew, test, tickAsked } from './house.js';
 
 test('“40 percent” with a gauge: pressed to a band at the bench, kept through a block of a session and recorded', async ({
   coach: page,
@@ -19,7 +19,7 @@ test('“40 percent” with a gauge: pressed to a band at the bench, kept throug
   const sequences = await house.read<SequenceListItem[]>(page, '/sequences');
   const careful = sequences.find(({ title }) => title === 'Careful return')!;
   await page.goto(`/sequences/${careful.id}/lead?athlete=${id}`);
-  await page.getByLabel(/I asked today/).check();
+  await tickAsked(page);
   await page.getByRole('button', { name: 'Start' }).click();
   await expect(page.getByTestId('big-number')).toBeVisible();
   const title = page.getByRole('heading', { level: 2 }).first();

@@ -156,10 +156,12 @@ export async function toLead(page: Page): Promise<void> {
   await link.click();
 }
 
+/** Ticks that the athlete was asked. What is known of them arrives above it and moves it: a press that went beside it is repeated. */
+export const tickAsked = (page: Page) => expect(() => page.getByLabel(/I asked today/).check({ timeout: 2000 })).toPass();
+
 /** From a sequence's lead page into the running session, with the clock in the test's hands. */
 export async function startSession(page: Page): Promise<void> {
-  // What is known of somebody arrives above it and moves it: a press that went beside it is repeated.
-  await expect(() => page.getByLabel(/I asked today/).check({ timeout: 2000 })).toPass();
+  await tickAsked(page);
   await page.clock.install();
   await page.getByRole('button', { name: 'Start' }).click();
   await expect(page.getByTestId('big-number')).toBeVisible();

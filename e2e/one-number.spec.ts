@@ -3,7 +3,7 @@ import { inPhaseOrder, sentenceText, type Sequence, USUAL_PACING } from '@clay-p
 import { shippedMovement } from '@clay-pot/core/library';
 import type { Page } from '@playwright/test';
 import { v7 as uuid } from 'uuid';
-import { expect, type House, someoneNew, test } from './house.js';
+import { expect, type House, someoneNew, test, tickAsked } from './house.js';
 
 const MOVEMENT = 'strength.palm-lift';
 const LEVEL = 'all-fours';
@@ -54,7 +54,7 @@ test('one person, one day, one level: the same effort and the same verdict on ev
   }
   await page.goto(`/sequences/${id}/lead?athlete=${athleteId}`);
   await expect(page.getByRole('alert')).toContainText(verdict);
-  await page.getByLabel(/I asked today/).check();
+  await tickAsked(page);
   await expect(page.getByRole('button', { name: 'Start' })).toBeDisabled();
   // The movement’s page and the load bench.
   const over = verdict.replace(/^Palm lift: /, '');

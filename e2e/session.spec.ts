@@ -1,5 +1,5 @@
 import type { AthleteListItem, SuggestionsOfAthlete } from '@clay-pot/contracts';
-import { expect, openSequence, test, openToday, pass, toLead, choose } from './house.js';
+import { expect, openSequence, test, openToday, pass, toLead, choose, tickAsked } from './house.js';
 import { keepRecord, lead, recorded, skip } from './leading.js';
 
 test.use({ viewport: { width: 390, height: 844 } });
@@ -30,7 +30,7 @@ test.describe('with the stored shell', () => {
     await openSequence(page, 'Warm thumbs');
     await choose(page, 'Athlete', 'Saskia Brandvold');
     await toLead(page);
-    await page.getByLabel(/I asked today/).check();
+    await tickAsked(page);
     await page.getByRole('button', { name: 'Start' }).click();
     await expect(page.getByTestId('big-number')).toBeVisible();
     await house.stop();

@@ -1,5 +1,5 @@
 import type { SessionPage, StoredReading } from '@clay-pot/contracts';
-import { expect, manyBlocks, saved, someoneNew, test } from './house.js';
+import { expect, manyBlocks, saved, someoneNew, test, tickAsked } from './house.js';
 
 test.use({ viewport: { width: 390, height: 844 } });
 
@@ -18,7 +18,7 @@ test('test, train, test again: chosen in the sequence, led around the session, t
   await expect(tested).toBeChecked();
   await saved(page);
   await page.goto(`/sequences/${sequenceId}/lead?athlete=${id}`);
-  await page.getByLabel(/I asked today/).check();
+  await tickAsked(page);
   await page.getByRole('button', { name: 'Start' }).click();
   await expect(page.getByRole('heading', { name: 'Test first' })).toBeVisible();
   const take = async (hand: string, value: number) => {

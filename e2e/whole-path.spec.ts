@@ -2,7 +2,7 @@ import type { AssignmentItem, EffortSessionAnswer, StoredSequence } from '@clay-
 import type { Sequence } from '@clay-pot/core';
 import { shippedMovement } from '@clay-pot/core/library';
 import type { Page } from '@playwright/test';
-import { expect, type House, idIn, someoneNew, startSession, test } from './house.js';
+import { expect, type House, idIn, someoneNew, startSession, test, tickAsked } from './house.js';
 import { recorded, skip } from './leading.js';
 
 const WHO = 'Senara Bolitho';
@@ -75,7 +75,7 @@ async function expectSameEverywhere(page: Page, house: House, athleteId: string,
   await page.goto(`/sequences/${sequenceId}/sheet?athlete=${athleteId}&copy=coach`);
   await expect(page.getByText(`${Math.round(said.durationMs / 60_000)} min`).first()).toBeVisible();
   await page.goto(`/sequences/${sequenceId}/lead?athlete=${athleteId}`);
-  await page.getByLabel(/I asked today/).check();
+  await tickAsked(page);
   await expect(page.getByRole('button', { name: 'Start' })).toBeEnabled();
   return shippedMovement(document.blocks[index]!.movementId)!.name;
 }
