@@ -133,11 +133,12 @@ test('what a session asks for next is decided under its record or on Today, and 
   const people = await house.read<AthleteListItem[]>(page, '/athletes');
   const mirela = people.find(({ name }) => name === 'Mirela Danko')!;
   const { open } = await house.read<SuggestionsOfAthlete>(page, `/athletes/${mirela.id}/suggestions`);
-  const ease = open.find(({ kind }) => kind === 'ease')!;
+  const ease = open.find(({ kind, cause }) => kind === 'ease' && cause !== 'limits')!;
   await page.goto(`/records/${ease.sessionId}#what-now`);
-  const question = page.getByRole('list', { name: 'Next steps' });
-  await expect(question).toBeInViewport();
-  await expect(question).toContainText('discomfort 5 of 10 on the lowest level');
+  await expect(page.getByRole('list', { name: 'Next steps' })).toBeInViewport();
+  // Other sessions of hers may ask for something too.
+  const isAsked = { hasText: 'Palm rocks, fore and aft: discomfort 5 of 10 on the lowest level' };
+  const question = page.getByRole('list', { name: 'Next steps' }).getByRole('listitem').filter(isAsked);
   await expect(page.getByText(/^.*Next is .* on \w{3} \d+ \w{3}/)).toBeVisible();
   await question.getByRole('button', { name: 'Edit…, Ease off: Mirela Danko' }).click();
   await question.getByRole('radio', { name: /^Remove / }).check();
@@ -151,7 +152,7 @@ test('what a session asks for next is decided under its record or on Today, and 
     .getByRole('list', { name: 'Next steps' })
     .getByRole('listitem')
     .filter({ hasText: 'Mirela Danko' })
-    .filter({ hasText: 'Ease off' });
+    .filter(isAsked);
   await suggestion.getByRole('button', { name: 'Dismiss…, Ease off: Mirela Danko' }).click();
   await page.getByLabel('Reason').fill('Use the cold hall.');
   await page.keyboard.press('Enter');

@@ -118,7 +118,7 @@ test('a sore wrist, from the check-in to the next session: generated, changed, l
     .getByRole('button', { name: /^Why\?/ })
     .click();
   await expect(mine.first().getByRole('list', { name: 'Changes' })).toContainText(new RegExp(hardest, 'i'));
-  await press(page, `Accept, Ease off: ${WHO}`);
+  await press(page, `Accept, Ease off: ${WHO}, blocked session`);
   const isOwn = async () =>
     (await house.read<AssignmentItem[]>(page, '/assignments')).find((each) => each.athleteId === athleteId)?.sequenceId;
   await expect.poll(isOwn).not.toBe(sequenceId);

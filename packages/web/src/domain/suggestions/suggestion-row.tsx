@@ -37,7 +37,7 @@ export function SuggestionRow({ group, named }: { group: SuggestionGroup<Athlete
   const { suggestions } = group;
   const [first] = suggestions;
   const { label } = SUGGESTIONS[first.kind];
-  const of = `${label}: ${first.athleteName}`;
+  const of = `${label}: ${first.athleteName}${first.cause === 'limits' ? ', blocked session' : ''}`;
   const toggle = (what: Unfolded) => setUnfolded((now) => (now === what ? null : what));
   const accept = () => answer(suggestions.map((suggestion) => ({ suggestion, optionId: suggestion.options[0].id })));
   const accepts = isOnRecord(first) ? 'Acknowledge' : 'Accept';
