@@ -467,6 +467,7 @@ export {
 export { type Trace, traceOf } from './measure/trace.js';
 export { type DayValue, type Trend, trendOf } from './measure/trend.js';
 export { readingDoubt } from './measure/unit-doubt.js';
+export { groupRests, missingRests } from './effort/group-rests.js';
 export { againstLoad } from './rules/safety/against-load.js';
 export { capWords, type WayOfLoading } from './rules/safety/caps.js';
 export {

@@ -23,7 +23,7 @@ export interface ComposeAnswer {
   /** What the programme maximises, and what nothing can be worth more than: the gap is between them. */
   worth: number;
   bound: number;
-  wants: { words: string; gotS: number; targetS: number }[];
+  wants: { words: string; gotS: number; targetS: number; heldBack: Sentence | null }[];
   reasons: { blockId: string; text: Sentence }[];
   /** What keeps it from being better, the most first. */
   binding: { rule: string; text: Sentence; points: number }[];
@@ -88,7 +88,7 @@ function answerOf(composed: Composed, elapsedMs: number): ComposeAnswer {
   const { wants, binding, excluded, findings, notes } = composed;
   return {
     ...{ sequence, durationMs, goalPercent, worth, bound, gapPercent, elapsedMs },
-    wants: [...wants],
+    wants: wants.map((want, index) => ({ ...want, heldBack: composed.heldBack()[index] ?? null })),
     reasons: [...composed.reasons()],
     binding: [...binding],
     excluded: [...excluded],

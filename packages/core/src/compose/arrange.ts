@@ -4,6 +4,7 @@ import { WARM_UP } from '../rules/checks/warm-up.js';
 import { STRENGTHENED_PERCENT } from '../rules/checks/strengthened.js';
 import { firstOf, groupedBy } from '../vocabulary/lists.js';
 import { type Phase, PHASES } from '../vocabulary/phases.js';
+import { apart } from './apart.js';
 import type { Candidate } from './candidate.js';
 
 /**
@@ -23,7 +24,7 @@ export function arranged(chosen: readonly Candidate[], { stretching }: Pick<Meth
     const inPlaces = byStation(tier, order.at(-1), coming);
     order.push(...(stretching === 'after each strength block' ? stretchedAfter(inPlaces) : inPlaces));
   });
-  return order;
+  return stretching === 'after each strength block' ? order : apart(order);
 }
 
 /** A stretch follows the last of the blocks that work what it stretches, and those blocks are adjacent. */

@@ -2,10 +2,12 @@ import { viewOf } from '../effort/session-view.js';
 import type { Dose } from '../model/dose.js';
 import type { Movement } from '../model/movement.js';
 import { inPhaseOrder } from '../model/sequence.js';
+import { WORK } from '../rules/checks/block-views.js';
 import { failingHold } from '../rules/checks/failing-hold.js';
 import { unusualInDose } from '../rules/doses/usual-dose.js';
 import { compileTimeline } from '../timeline/compile-timeline.js';
 import { type Candidate, type Excluded, candidateFor, type Possible, possibleOf, type PossibleShelf, withFewerSets } from './candidate.js';
+import { working } from '../vocabulary/constant.js';
 import { firstOf } from '../vocabulary/lists.js';
 import { phasesOf } from './phase-of.js';
 import { type ComposeQuestion, type Composing, composingOf, examined } from './question.js';
@@ -20,8 +22,18 @@ export interface Shelf {
 /** Everything that may be chosen for this person and goal, in the shelf's teaching order. */
 export function candidatesFor(composing: Composing): Shelf {
   const { possible, excluded } = composing.possible ?? possibleFor(composing);
-  return { candidates: possible.map((each) => candidateFor(each, composing.goal)), excluded };
+  const enough = composing.minutes < TWO_SETS_FROM_MIN ? possible : possible.filter(isEnough);
+  return { candidates: enough.map((each) => candidateFor(each, composing.goal)), excluded };
 }
+
+/** What trains comes in two sets at least, where its dose goes so far; of what a set is usual, and of a piece of a day, one will do. */
+function isEnough({ dose, phase, extra, movement }: Possible, _index: number, all: readonly Possible[]): boolean {
+  if (extra || dose.then || dose.sets >= FEWEST_SETS || !WORK.includes(phase)) return true;
+  return !all.some((other) => other.movement === movement && other.phase === phase && other.dose.sets >= FEWEST_SETS);
+}
+/** In fewer minutes one set of each is all that there is time for. */
+const TWO_SETS_FROM_MIN = working('Two sets from', 7, 'min', 'five movements of a set each take as long', [5, 10]).value;
+const FEWEST_SETS = working('Sets of what trains', 2, 'sets', 'one set is a try, two are training', [1, 3]).value;
 
 /**
  * What is possible for this person now: of the goal only where it is trained for matters, of the rest of the question neither minutes nor what is locked. It takes

@@ -4,6 +4,7 @@ import type { Structure } from './structure.js';
 import { SHAKE_S } from './minutes-rows.js';
 import type { Said } from './rule-words.js';
 import { BROKEN, type Index, indexed, type Mine } from './choice-index.js';
+import { VISIT_COST } from './worth.js';
 
 /** What each second over the minutes costs. */
 const OVER_S = 0.5;
@@ -105,12 +106,17 @@ export class Choice {
 
   /** What it is worth, whatever it breaks: `worthOf`, with the slices of each want laid out once, since this is asked a hundred thousand times. */
   worth(): number {
+    return this.worthInPlace() - VISIT_COST * this.visits();
+  }
+
+  /** Without what going from place to place costs. */
+  private worthInPlace(): number {
     let worth = this.own;
     for (let want = 0; want < this.gives.length; want++) worth += this.worthOf(want, this.gives[want] as number);
     return worth;
   }
 
-  /** What it would be worth with one more, whatever that breaks. */
+  /** At most what it would be worth with one more, whatever that breaks, and wherever it is done. */
   worthWith(at: number): number {
     const { own, gives } = this.index.of[at] as Mine;
     let worth = this.own + own;
@@ -138,7 +144,9 @@ export class Choice {
 
   /** What it is worth less what its broken rules cost, where that is more than `least`: what cannot be is not looked at to its end. */
   valueAbove(least: number): number {
-    let value = this.worth() - this.sumsCost - BROKEN * this.unanswered;
+    let value = this.worthInPlace() - this.sumsCost - BROKEN * this.unanswered;
+    if (value <= least) return -Infinity;
+    value -= VISIT_COST * this.visits();
     if (value <= least) return -Infinity;
     value -= this.timeBroken();
     return value <= least ? -Infinity : value - this.pairsBroken();
@@ -206,8 +214,8 @@ export class Choice {
     return cost;
   }
 
-  /** Seconds that all of it takes with the ways between, and how many places are gone to. */
-  private takes(): readonly [seconds: number, changes: number] {
+  /** How many places are gone to: `visitsOf`, counted as candidates come and go. */
+  private visits(): number {
     let shared = 0;
     const { stations } = this.index;
     for (let phase = 1; phase < PHASE_COUNT; phase++) {
@@ -218,9 +226,14 @@ export class Choice {
         }
       }
     }
+    return this.stations.used - shared;
+  }
+
+  /** Seconds that all of it takes with the ways between, and how many places are gone to. */
+  private takes(): readonly [seconds: number, changes: number] {
     let shakes = 0;
     for (let phase = 0; phase < PHASE_COUNT; phase++) shakes += max(0, (this.hard[phase] as number) - (this.letsGo[phase] as number));
-    const visits = this.stations.used - shared;
+    const visits = this.visits();
     const ways = visits * WALK_S + this.postures.used * TURN_S + this.things.used * FETCH_S;
     return [this.seconds + ways + shakes * RELEASE_S, visits];
   }

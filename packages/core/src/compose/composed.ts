@@ -21,6 +21,8 @@ export interface Composed {
   readonly findings: readonly Finding[];
   /** Why each block is there. */
   readonly reasons: () => readonly Reason[];
+  /** What holds each want back that gets hardly anything, in the goal’s order; null for the others. */
+  readonly heldBack: () => readonly (Sentence | null)[];
   /** How much of each want it has, in the goal’s order: seconds of each hand, and all that is wanted. */
   readonly wants: readonly { readonly words: string; readonly gotS: number; readonly targetS: number }[];
   readonly binding: readonly Binding[];

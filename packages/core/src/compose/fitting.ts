@@ -3,11 +3,14 @@ import type { Round } from '../model/round.js';
 import type { Block, Sequence } from '../model/sequence.js';
 import { compileTimeline } from '../timeline/compile-timeline.js';
 import { itemAt, must } from '../vocabulary/lists.js';
+import type { Sentence } from '../vocabulary/sentence.js';
 import { arranged } from './arrange.js';
 import { type Candidate, candidateFor, possibleOf } from './candidate.js';
 import type { Composed, Frame } from './composed.js';
 import { exchanged } from './exchange.js';
+import { heldBack, isLittle } from './held-back.js';
 import { judged, type Mended, mended } from './mend.js';
+import { rested } from './rested.js';
 import { type ComposeQuestion, type Composing, composingOf } from './question.js';
 import { type Reason, reasonsFor } from './reasons.js';
 import type { Structure } from './structure.js';
@@ -27,9 +30,12 @@ export function fitting(
 ): Composed {
   let [best, indices, { secondsMost }] = [null as Composed | null, chosen, structure];
   for (let tries = 0; tries < MOST_FITTINGS; tries++) {
-    const sequence = asSequence(
+    const sequence = rested(
       composing,
-      indices.map((at) => itemAt(structure.candidates, at)),
+      asSequence(
+        composing,
+        indices.map((at) => itemAt(structure.candidates, at)),
+      ),
     );
     const overS = compileTimeline(sequence, composing.lookup).durationMs / 1000 - 60 * composing.minutes;
     const next = summedUp(composing, mended(composing, sequence), frame);
@@ -89,6 +95,7 @@ function summedUp(composing: Composing, { view, findings }: Mended, frame: Frame
     targetS,
   }));
   let reasons: readonly Reason[] | undefined;
+  let held: readonly (Sentence | null)[] | undefined;
   return {
     ...frame,
     sequence: view.sequence,
@@ -103,6 +110,8 @@ function summedUp(composing: Composing, { view, findings }: Mended, frame: Frame
     wants,
     // Found when somebody reads them: most of what is tried on the way nobody does.
     reasons: () => (reasons ??= reasonsFor(composing, view, chosen)),
+    heldBack: () =>
+      (held ??= wants.map(({ gotS, targetS }, index) => (isLittle(gotS, targetS) ? heldBack(composing, chosen, index) : null))),
   };
 }
 

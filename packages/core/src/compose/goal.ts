@@ -52,6 +52,9 @@ export interface TrainingGoal {
 /** Finds a goal by its id. */
 export type TrainingGoalLookup = (id: string) => TrainingGoal | undefined;
 
+/** Whether a level is work of the kind that a want asks for. */
+export const isSuch = ({ such }: Want, movement: Movement, level: Level): boolean => such.some((each) => fits(each, movement, level));
+
 /** One of each list that is named. */
 function fits(such: SuchWork, movement: Movement, level: Level): boolean {
   const among = <T>(list: readonly T[] | undefined, ...mine: readonly T[]) =>
@@ -73,8 +76,9 @@ const LEAST_COUNTED = 0.25;
  * How much of its time a level counts toward a want: nothing where it is other work, all where it asks as much as the goal does, a part where it asks
  * less. 0–1.
  */
-export function countsFor({ such, asks = {} }: Want, movement: Movement, level: Level, demand: Demand): number {
-  if (!such.some((each) => fits(each, movement, level))) return 0;
+export function countsFor(want: Want, movement: Movement, level: Level, demand: Demand): number {
+  if (!isSuch(want, movement, level)) return 0;
+  const { asks = {} } = want;
   const most = (of: (hand: (typeof HANDS)[number]) => number) => Math.max(...HANDS.map(of));
   const reached = [
     reachedShare(asks.effortPercent, () => most((hand) => demand[hand].effortPercent)),

@@ -5,6 +5,7 @@ import { minutesOver } from '../rules/checks/minutes-over.js';
 import { editsOf } from '../rules/checks/finding.js';
 import { type Finding, findingsOf } from '../rules/checks/index.js';
 import { type Composing, examined } from './question.js';
+import { isThere } from './suitable.js';
 
 /** A sequence with what the checks still say of it. */
 export interface Mended {
@@ -40,6 +41,12 @@ const isOver = (findings: readonly Finding[]): boolean => findings.some(({ check
 const isBetter = (after: readonly Finding[], before: readonly Finding[]): boolean =>
   weightOf(after) < weightOf(before) && (isOver(before) || !isOver(after));
 
+/** Whether nothing is done where nobody can be today; what is locked was the coach’s choice. */
+function isAllThere(composing: Composing, { blocks }: SessionView): boolean {
+  const lockedIds = new Set(composing.locked?.map(({ id }) => id));
+  return blocks.every(({ block, level }) => lockedIds.has(block.id) || isThere(composing, level.posture));
+}
+
 function firstBetter(composing: Composing, { view, findings }: Mended): Mended | null {
   const lockedIds = new Set(composing.locked?.map(({ id }) => id));
   for (const finding of findings) {
@@ -50,7 +57,7 @@ function firstBetter(composing: Composing, { view, findings }: Mended): Mended |
     let isTooLong = false;
     if (fixed !== view.sequence) {
       const next = judged(composing, fixed);
-      if (isBetter(next.findings, findings)) return next;
+      if (isBetter(next.findings, findings) && isAllThere(composing, next.view)) return next;
       isTooLong = isOver(next.findings);
     }
     const needsRoom = isTooLong || finding.check.id === minutesOver.id || edits.some(({ kind }) => kind === 'add');
@@ -66,7 +73,7 @@ function withRoom(composing: Composing, fixed: Sequence, before: Mended): Mended
   for (const { id } of before.view.sequence.blocks.toReversed()) {
     if (lockedIds.has(id)) continue;
     const next = judged(composing, applyEdits(fixed, [{ kind: 'remove', blockId: id }]));
-    if (isBetter(next.findings, before.findings)) return next;
+    if (isBetter(next.findings, before.findings) && isAllThere(composing, next.view)) return next;
   }
   return null;
 }

@@ -8,6 +8,7 @@ import type { Round } from '../model/round.js';
 import { type Block, type Pacing, type Sequence, USUAL_PACING } from '../model/sequence.js';
 import type { Hand } from '../vocabulary/hands.js';
 import type { HandStanding } from '../rules/progress/progressed.js';
+import { barredHands } from '../rules/safety/cautions.js';
 import type { Place, Posture } from '../vocabulary/places.js';
 import type { PossibleShelf } from './candidate.js';
 import type { TrainingGoal } from './goal.js';
@@ -51,7 +52,7 @@ export interface Composing extends ComposeQuestion {
 
 /** A question with what follows from it at once. */
 export function composingOf(question: ComposeQuestion): Composing {
-  const { goal, minutes, method, person, pacing = USUAL_PACING } = question;
+  const { goal, minutes, method, person, athlete, pacing = USUAL_PACING } = question;
   const frame = {
     title: goal.name,
     purpose: goal.purpose,
@@ -60,7 +61,12 @@ export function composingOf(question: ComposeQuestion): Composing {
     blocks: [],
     methodId: method.id,
   };
-  return { ...question, weaker: weakerHand(person), postures: posturesDone(question), frame };
+  return {
+    ...question,
+    weaker: barredHands(athlete?.cautions ?? []).length > 0 ? null : weakerHand(person),
+    postures: posturesDone(question),
+    frame,
+  };
 }
 
 function posturesDone({ past, lookup }: ComposeQuestion): ReadonlySet<Posture> {

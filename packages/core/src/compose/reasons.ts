@@ -93,11 +93,11 @@ function levelWords({ past, lookup }: Composing, { movement, level, effortPercen
   return say`New: starts at “${name}”, ${quantity(effortPercent, '%')} effort${likely}${hard}.`;
 }
 
-/** Something that keeps a composition from being better, and how much. */
+/** Something that keeps a composition from being better. */
 export interface Binding {
   readonly rule: string;
   readonly text: Sentence;
-  /** Points of a hundred that a tenth more room would bring. */
+  /** How much it binds, by the prices of the relaxation: only for the order, since a relaxation is no sequence. */
   readonly points: number;
 }
 
@@ -123,7 +123,7 @@ export function bindingOf({ linear }: Pick<IntegerProgramme, 'linear'>, { prices
     .map(({ words, points, rule }) => ({
       rule,
       points,
-      text: say`${capital(words)}: a tenth more would add ${points.toFixed(1)} points of 100.`,
+      text: say`${capital(words)}.`,
     }));
 }
 

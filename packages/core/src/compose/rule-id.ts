@@ -5,6 +5,7 @@ export type RuleId =
   | 'minutes'
   | 'one-level'
   | 'family'
+  | 'too-many'
   | 'locked'
   | 'piece-of-a-day'
   | 'session-dose'

@@ -15,6 +15,7 @@ const WORDS: Partial<Record<RuleId, (about: string) => string>> = {
   'one-level': () => 'how a session is built',
   minutes: () => 'the time available',
   family: (about) => `enough ${about} for one session`,
+  'too-many': () => 'the number of movements that can be taught in the time',
   locked: (about) => `keeping ${about}`,
   'piece-of-a-day': () => 'the number of blocks that fit',
   'session-dose': (about) => `the ${about} have had a full session’s work`,

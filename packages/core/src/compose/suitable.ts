@@ -21,6 +21,8 @@ import { equipmentMissing } from '../rules/checks/equipment-missing.js';
 import { lackingFor } from '../rules/gate/at-hand.js';
 import { isOpen } from '../rules/gate/gate.js';
 import { effortOf } from '../rules/checks/choose.js';
+import { hangsBent, hangsOnOneHand, hangsWeighted } from '../rules/safety/caps.js';
+import type { Demand } from '../mechanics/demand.js';
 import { doseNow, levelNow } from '../rules/progress/progressed.js';
 import { doseToAdd, lastForm, levelFor } from '../rules/progress/remembered.js';
 import { blockChances } from '../effort/chances.js';
@@ -74,7 +76,7 @@ const EASY_PERCENT = 25;
 const OTHER_CARE: Record<Method['afterCare'], string> = { cold: 'settle.warm-hands', warmth: 'settle.cold-water' };
 
 /** Whether somebody can be so here today, and the goal is trained for there. */
-const isThere = ({ notAt = [], goal }: Composing, posture: Posture): boolean =>
+export const isThere = ({ notAt = [], goal }: Composing, posture: Posture): boolean =>
   !notAt.includes(PLACE_OF[posture]) && (goal.places?.includes(PLACE_OF[posture]) ?? true);
 
 /** One block by itself, with all that is computed of it. */
@@ -196,6 +198,8 @@ function againstBeginning({ method, person, postures }: Composing, { ladder }: M
   const most = Math.min(FIRST_TIME[method.effort], method.effortCeilingPercent);
   const effort = effortOf(form.demand);
   if (effort > most) return `${effort.toFixed(0)} % effort at “${level.name}”; ${method.name} starts at ${most} % or less`;
+  const early = tooEarly(level, form.demand, postures);
+  if (early !== null) return early;
   const levelIndex = ladder.indexOf(level);
   const before = COMES_AFTER[level.posture];
   // Of what takes skill one begins with the first rung, and only after what comes before it.
@@ -204,6 +208,20 @@ function againstBeginning({ method, person, postures }: Composing, { ladder }: M
   const hardest = HANDS.flatMap((hand) => form.demand[hand].efforts[0] ?? []);
   const firstLevels = hardest.every(isKnown) ? FIRST_RUNGS.known : FIRST_RUNGS.unknown;
   return levelIndex < firstLevels ? null : 'start further down, where no level is allowed now';
+}
+
+/** More of the body than this on one hand is not begun with, percent of body weight. */
+const ON_ONE_HAND_PERCENT = working('First time on one hand', 40, '% of body weight', 'what both hands bear on the knees', [30, 50]).value;
+
+/** What nobody does in a first session, however strong: it is led to by what comes before it. */
+function tooEarly(level: Level, demand: Demand, postures: ReadonlySet<Posture>): string | null {
+  if (level.meantFor !== undefined && !postures.has(level.posture)) return `“${level.name}” is meant for practised athletes`;
+  if (hangsOnOneHand(level)) return 'hang on both hands comes first';
+  if (hangsBent(level)) return 'hang with straight wrists comes first';
+  if (hangsWeighted(level)) return 'hang without added weight comes first';
+  const most = Math.max(...HANDS.map((hand) => demand[hand].loadPercentBW));
+  const isOnOne = level.load.kind === 'body' && level.load.stance.leftShare >= 1;
+  return isOnOne && most > ON_ONE_HAND_PERCENT ? `${most.toFixed(0)} % of body weight on one hand; both hands come first` : null;
 }
 
 /** Between hard sets one rests; between loaded ones at least a little. */

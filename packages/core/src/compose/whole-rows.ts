@@ -11,10 +11,14 @@ import type { Candidate } from './candidate.js';
 import type { ProgrammeWriter } from './programme-writer.js';
 
 /** From so many minutes on a session is composed as a whole; a shorter one is a piece of a day. */
-const WHOLE_FROM_MIN = working('Generated as a whole from', 7, 'min', 'six blocks of a minute, with the way to them', [6, 10]).value;
+const WHOLE_FROM_MIN = working('Generated as a whole from', 10, 'min', 'six movements of a minute and a half each', [7, 12]).value;
 /** Minutes for which a family gives one movement. */
 const MINUTES_OF_A_FAMILY = 5;
 const FEWEST_OF_A_FAMILY = 2;
+/** A coach teaches a movement in so much time, with what it needs to be shown and set up. */
+const MINUTES_OF_A_MOVEMENT = working('Time for a movement', 1.5, 'min', 'shown, set up and done', [1, 2.5]).value;
+/** So many movements can be taught in a session; of a short one all that makes it whole. */
+const mostMovements = (minutes: number): number => Math.max(WHOLE_FROM_BLOCKS, Math.round(minutes / MINUTES_OF_A_MOVEMENT));
 /** Shares stay so far above what a check asks. */
 const MARGIN = 1.02;
 
@@ -29,6 +33,7 @@ export function wholeRows(programme: ProgrammeWriter): void {
   for (const [family, mine] of groupedBy(free, ({ candidate }) => candidate.movement.family)) {
     programme.limit('family', programme.count(mine), { max: most }, FAMILIES[family].toLowerCase());
   }
+  programme.limit('too-many', programme.count(free), { max: mostMovements(minutes) });
   if (minutes < WHOLE_FROM_MIN) {
     programme.limit('piece-of-a-day', programme.count(programme.all), { max: WHOLE_FROM_BLOCKS - 1 });
     return;

@@ -1,6 +1,7 @@
 import type { Candidate } from './candidate.js';
 import { targetsS } from './goal.js';
 import { working } from '../vocabulary/constant.js';
+import { PHASES } from '../vocabulary/phases.js';
 import type { Composing } from './question.js';
 
 /** The first half of what is wanted is worth more than the second, and more than all that is wanted a little. */
@@ -28,6 +29,19 @@ const ROUTINE = 0.4;
 const KEPT = 4;
 /** Of two that are alike the one that is taught first. */
 const TEACHING_ORDER = 1e-6;
+
+/** What going to a place costs besides its time. */
+export const VISIT_COST = working('Cost of a change of place', 0.5, 'point of 100', 'attention that the hands do not get', [0.3, 2]).value;
+
+/** Places that are gone to: each of a phase once, but where the phase before ended. */
+export function visitsOf(chosen: readonly Pick<Candidate, 'phase' | 'station'>[]): number {
+  const stationsOf = PHASES.map((phase) => new Set(chosen.filter((each) => each.phase === phase).map(({ station }) => station)));
+  return stationsOf.reduce((sum, stations, index) => {
+    const before = stationsOf[index - 1];
+    const stays = before !== undefined && [...stations].some((station) => before.has(station));
+    return sum + stations.size - (stays ? 1 : 0);
+  }, 0);
+}
 
 /** What a goal that has all it wants is worth. */
 export const ALL_WANTED = 100;
@@ -85,5 +99,6 @@ export function worthOf(chosen: readonly Candidate[], composing: Composing): num
       want,
     ),
   );
-  return [...wants, ...chosen.map((each) => ownWorth(each, composing))].reduce((sum, worth) => sum + worth, 0);
+  const own = chosen.map((each) => ownWorth(each, composing));
+  return [...wants, ...own].reduce((sum, worth) => sum + worth, 0) - VISIT_COST * visitsOf(chosen);
 }

@@ -11,6 +11,8 @@ export interface ChangeEdit {
   readonly levelId?: string;
   readonly movementId?: string;
   readonly dose?: Dose;
+  /** Seconds of a break before it. */
+  readonly breakS?: number;
 }
 /** A change of a sequence as plain data: what a fix does, and what a screen can undo. */
 export type Edit =

@@ -1,5 +1,6 @@
 import { say } from '../../vocabulary/sentence.js';
 import { outOfBand, SIDES_BAND } from '../../effort/balance.js';
+import { barredHands } from '../safety/cautions.js';
 import { givenToBoth } from './choose.js';
 import type { Check } from './finding.js';
 
@@ -13,6 +14,8 @@ export const balanceLeftRight: Check = {
   why: 'Unless someone counts, the stronger hand does the work of both.',
   source: 'endurance doses; working value',
   find: (view) => {
+    // One hand works alone while the other may not be loaded.
+    if (barredHands(view.athlete?.cautions ?? []).length === 1) return [];
     const { sides } = view.balance;
     const band = SIDES_BAND * (view.method.sides === 'weaker first' ? view.method.weakerSideRatio : 1);
     const heavier = outOfBand(sides, band);

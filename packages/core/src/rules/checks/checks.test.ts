@@ -53,6 +53,12 @@ const FIRES: Record<string, SessionQuestion> = {
   'effort-ceiling': ask(write(GOOD), { method: METHODS['careful-return'] }),
   'failing-hold': ask(write(instead('bearing.palm-support', ['skill', 'bearing.palm-support', 'plank', '1x600s']))),
   'rest-short': ask(write(instead('isometric.flexion', ['strength', 'isometric.flexion', 'strong', '3x5 @80% 4s rest5 L']))),
+  'rest-between': ask(
+    write([
+      ['strength', 'grip.ball-squeeze', 'firm', '2x6 @50% 3s rest90 L'],
+      ['strength', 'grip.ring-little-squeeze', 'putty', '1x8 @50% 3s L'],
+    ]),
+  ),
   'method-dosing': ask(write(GOOD), { method: METHODS['woven-into-practice'] }),
   'fast-motion': ask(write(instead('free.forearm-turns', ['prepare', 'free.open-close', 'fast']))),
   'contract-relax': ask(write(GOOD), { method: METHODS['careful-return'] }),

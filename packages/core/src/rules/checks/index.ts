@@ -22,6 +22,7 @@ import { stretchAfterStrength } from './stretch-after-strength.js';
 import { doseOutside } from './dose-outside.js';
 import { stretchBeforeStrength } from './stretch-before-strength.js';
 import { failingHold } from './failing-hold.js';
+import { restBetween } from './rest-between.js';
 import { restShort } from './rest-short.js';
 import { effortCeiling } from './effort-ceiling.js';
 import { methodDosing } from './method-dosing.js';
@@ -76,6 +77,7 @@ export const CHECKS: readonly Check[] = [
   stretchBeforeStrength,
   failingHold,
   restShort,
+  restBetween,
   // the method
   effortCeiling,
   methodDosing,

@@ -3,6 +3,7 @@ import { type BlockView, failingAfter, type SessionView } from '../../effort/ses
 import { applyEdits, type Edit, freshBlockId } from '../../model/edits.js';
 import { setCount, withSetGroups } from '../../model/dose.js';
 import { timesOf } from '../../model/rounds.js';
+import { barredHands } from '../safety/cautions.js';
 import { ids } from './block-views.js';
 import { byMovement } from './by-movement.js';
 import type { Check } from './finding.js';
@@ -43,6 +44,7 @@ export const weakerSideMore: Check = {
   find: (view) => {
     const { weaker, method } = view;
     if (!weaker || method.sides !== 'weaker first' || method.weakerSideRatio <= 1) return [];
+    if (barredHands(view.athlete?.cautions ?? []).length > 0) return [];
     const strength = byMovement(view).filter(({ views }) =>
       views.some(({ level, block }) => level.loading === 'resisted' && block.phase !== 'prepare'),
     );

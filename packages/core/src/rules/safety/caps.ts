@@ -50,9 +50,9 @@ const gripsHard = ({ load }: WayOfLoading) =>
   load.kind === 'lift' ||
   ((load.kind === 'press' || load.kind === 'resist') && GROUP_OF[load.action] === 'finger flexors');
 const isCrimped = ({ load }: WayOfLoading) => (load.kind === 'hang' || load.kind === 'lift') && load.edgeGrip === 'half crimp';
-const hangsWeighted = ({ load }: WayOfLoading) => load.kind === 'hang' && load.addedKg > 0;
-const hangsOnOneHand = ({ load }: WayOfLoading) => load.kind === 'hang' && load.hands === 1;
-const hangsBent = ({ load }: WayOfLoading) => load.kind === 'hang' && load.wristBendDeg > 0;
+export const hangsWeighted = ({ load }: WayOfLoading) => load.kind === 'hang' && load.addedKg > 0;
+export const hangsOnOneHand = ({ load }: WayOfLoading) => load.kind === 'hang' && load.hands === 1;
+export const hangsBent = ({ load }: WayOfLoading) => load.kind === 'hang' && load.wristBendDeg > 0;
 
 const CONTACT_NAMES: Record<Contact, string> = {
   none: 'nothing',

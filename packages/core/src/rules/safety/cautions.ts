@@ -24,6 +24,10 @@ export const restsHand = (entry: RecordedCaution): boolean =>
 /** Whose hands a caution concerns. @example handsOf({ hand: 'left' }) → ['left'] */
 export const handsOf = ({ hand = 'both' }: Pick<RecordedCaution, 'hand'>): readonly Hand[] => (hand === 'both' ? HANDS : [hand]);
 
+/** Hands that nobody has cleared for loading. */
+export const barredHands = (cautions: readonly RecordedCaution[]): readonly Hand[] =>
+  HANDS.filter((hand) => cautions.some((entry) => forbidsLoading(entry) && handsOf(entry).includes(hand)));
+
 /** Whether a caution concerns one of the hands that work. */
 export const concerns = (entry: RecordedCaution, hands: readonly Hand[]): boolean => handsOf(entry).some((hand) => hands.includes(hand));
 
