@@ -12,15 +12,15 @@ export const COMPOSE_EXAMPLE = {
 
 /** What it answers, in part: a test holds it against the answer. */
 export const COMPOSE_ANSWERED = {
-  durationMs: 1198000,
+  durationMs: 1182000,
   wants: [
-    { words: 'free movement of the whole hand', gotS: 264 },
-    { words: 'wrist extension range', gotS: 134 },
-    { words: 'wrist flexion range', gotS: 140 },
-    { words: 'hand opening against resistance', gotS: 126 },
-    { words: 'thumb movement and stretch', gotS: 112 },
+    { words: 'free movement of the whole hand', gotS: 248 },
+    { words: 'wrist extension range', gotS: 100 },
+    { words: 'wrist flexion range', gotS: 110 },
+    { words: 'hand opening against resistance', gotS: 168 },
+    { words: 'thumb movement and stretch', gotS: 128 },
     { words: 'strength of the wrist extensors', gotS: 84 },
-    { words: 'time to cool down', gotS: 110 },
+    { words: 'time to cool down', gotS: 80 },
   ],
   findings: [],
   notes: [],

@@ -82,6 +82,8 @@ beforeEach(async () => {
   await Promise.all([WREN, OTHER].flatMap((account) => [dropRows('outbox', account), dropRows('refused', account)]));
   useKeeping.setState({ trouble: null });
   signIn(WREN);
+  // What signing in begins is over before a test begins.
+  await flush();
   await settled();
   addresses = [];
 });

@@ -50,8 +50,11 @@ const gripsHard = ({ load }: WayOfLoading) =>
   load.kind === 'lift' ||
   ((load.kind === 'press' || load.kind === 'resist') && GROUP_OF[load.action] === 'finger flexors');
 const isCrimped = ({ load }: WayOfLoading) => (load.kind === 'hang' || load.kind === 'lift') && load.edgeGrip === 'half crimp';
+/** Whether weight is added to a hang. */
 export const hangsWeighted = ({ load }: WayOfLoading) => load.kind === 'hang' && load.addedKg > 0;
+/** Whether one hand carries a hang. */
 export const hangsOnOneHand = ({ load }: WayOfLoading) => load.kind === 'hang' && load.hands === 1;
+/** Whether the wrist is bent in a hang. */
 export const hangsBent = ({ load }: WayOfLoading) => load.kind === 'hang' && load.wristBendDeg > 0;
 
 const CONTACT_NAMES: Record<Contact, string> = {
