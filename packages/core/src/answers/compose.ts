@@ -24,7 +24,7 @@ export interface ComposeAnswer {
   worth: number;
   bound: number;
   wants: { words: string; gotS: number; targetS: number; heldBack: Sentence | null }[];
-  reasons: { blockId: string; text: Sentence }[];
+  reasons: { blockId: string; text: Sentence; figures: Sentence }[];
   /** What keeps it from being better, the most first. */
   binding: { rule: string; text: Sentence; points: number }[];
   /** Movements that this person cannot be given now, and why. */

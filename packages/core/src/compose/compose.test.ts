@@ -191,7 +191,11 @@ test('each block has its reason, and what binds is named', () => {
   const composed = atOnce(composeFor('handstand-load', 'floor-loading'));
   const reasons = composed.reasons();
   expect(reasons.map(({ blockId }) => blockId)).toEqual(composed.sequence.blocks.map(({ id }) => id));
-  for (const { text } of reasons) expect(sentenceText(text)).toMatch(/\d+ s for |Only this one does it|There was time left/);
+  for (const { text, figures } of reasons) {
+    expect(sentenceText(text)).toMatch(/^For |Only this one does it|There was time left/);
+    expect(sentenceText(text)).not.toMatch(/\d+ s for |% effort/);
+    if (sentenceText(text).startsWith('For ')) expect(sentenceText(figures)).toMatch(/\d+ (s|of \d+ s)( for|, )/);
+  }
   expect(composed.binding[0]?.text).toBe('The time available.');
 });
 

@@ -1,8 +1,11 @@
-import { quantity, say, type Sentence, calendarDay, capitalSentence, joinSentences } from '../vocabulary/sentence.js';
+import { quantity, say, type Sentence, calendarDay, capitalSentence, joinSentences, loweredSentence } from '../vocabulary/sentence.js';
 import { blockChances } from '../effort/chances.js';
 import { peopleWords } from '../effort/doubt.js';
 import { HARD_PERCENT } from '../effort/past.js';
 import type { SessionView } from '../effort/session-view.js';
+import { workOf } from '../rules/gate/gate.js';
+import { limitBroken, waitsFor } from '../rules/gate/restrictions.js';
+import { cautionLabel } from '../rules/safety/cautions.js';
 import { advicesOf } from '../rules/safety/clearance.js';
 import { lastForm } from '../rules/progress/remembered.js';
 import { HANDS } from '../vocabulary/hands.js';
@@ -20,8 +23,10 @@ import { wantWorths } from './worth.js';
 /** Why a block is in a composition. */
 export interface Reason {
   readonly blockId: string;
-  /** Sentences: what it gives to the goal, which rule it keeps, and why at this level. */
+  /** Sentences without arithmetic: what it is for, which rule only it keeps, and why at this level. */
   readonly text: Sentence;
+  /** The numbers behind it: seconds of each want, effort, and how many can hold it. */
+  readonly figures: Sentence;
 }
 
 /** Rules about shares of the whole: no block keeps them by itself. */
@@ -38,16 +43,59 @@ export function reasonsFor(composing: Composing, view: SessionView, chosen: read
     choice.toggle(index);
     choice.broken(broken);
     choice.toggle(index);
-    const gives = giving(composing, candidate);
+    const serves = servedWords(composing, candidate);
     const keeps = keptRuleWords(broken);
-    const why: (Sentence | false)[] = [
-      gives !== '' && say`${capitalSentence(gives)}.`,
-      keeps.length > 0 && `Only this one does it: ${keeps.join('; ')}.`,
-      gives === '' && keeps.length === 0 && 'There was time left for it.',
-      levelWords(composing, candidate, chances.get(block.id)),
+    const first = index === 0 ? gentleFirst(composing, candidate) : null;
+    const why: (Sentence | null)[] = [
+      first,
+      serves === '' ? null : `For ${serves}.`,
+      keeps.length > 0 ? `Only this one does it: ${keeps.join('; ')}.` : null,
+      serves === '' && keeps.length === 0 ? 'There was time left for it.' : null,
+      heldLower(composing, candidate) ?? levelWords(composing, candidate),
     ];
-    return { blockId: block.id, text: joinSentences(why.filter((each): each is Sentence => each !== false && each !== '')) };
+    const gives = giving(composing, candidate);
+    const figures = [...(gives === '' ? [] : [say`${capitalSentence(gives)}.`]), ...effortWords(candidate, chances.get(block.id))];
+    return {
+      blockId: block.id,
+      text: joinSentences(why.filter((each) => each !== null)),
+      figures: joinSentences(figures),
+    };
   });
+}
+
+/** So many wants are named. */
+const NAMED = 2;
+/** The wants that a block serves, the one that it serves most first. */
+function servedWords({ goal, minutes }: Composing, { gives }: Candidate): string {
+  const worths = wantWorths({ goal, minutes });
+  const served = gives
+    .map((seconds, index) => ({ words: itemAt(goal.wants, index).words, share: seconds / itemAt(worths, index).targetS, seconds }))
+    .filter(({ seconds }) => seconds >= 1)
+    .sort((one, other) => other.share - one.share);
+  return AND.format(served.slice(0, NAMED).map(({ words }) => words));
+}
+
+/** A sore hand begins without load. */
+function gentleFirst({ athlete }: Composing, { free }: Candidate): Sentence | null {
+  const sore = athlete?.cautions.find(({ caution }) => caution === 'sore-place' || caution === 'tendon-pain');
+  return free && sore ? say`Unloaded first, because of a restriction: ${loweredSentence(cautionLabel(sore))}.` : null;
+}
+
+/** Why the next level is not given, where a restriction keeps it off; null where none does. */
+function heldLower({ athlete, person }: Composing, { movement, level, dose }: Candidate): Sentence | null {
+  const next = movement.ladder[movement.ladder.indexOf(level) + 1];
+  if (!next || !athlete) return null;
+  const work = workOf({ person }, movement, next, { ...next.dose, sides: dose.sides });
+  const entry = athlete.cautions.find((each) => waitsFor(each, work) || limitBroken(each, work) !== null);
+  return entry ? say`No harder than “${level.name.toLowerCase()}”: ${loweredSentence(cautionLabel(entry))}.` : null;
+}
+
+/** What it asks, and how many can hold it. */
+function effortWords({ effortPercent }: Candidate, chance = 1): Sentence[] {
+  if (effortPercent < 10) return [];
+  const likely = chance < 0.95 ? `, held by ${peopleWords(chance)}` : '';
+  const hard = effortPercent >= HARD_PERCENT ? ', which is hard' : '';
+  return [say`${quantity(effortPercent, '%')} effort${likely}${hard}.`];
 }
 
 /** Rules that only this block keeps, those of one kind together: “the wrist is taken toward radial and ulnar”. */
@@ -75,8 +123,8 @@ function giving(composing: Composing, { gives }: Candidate): Sentence {
   return joinSentences(parts, ', ');
 }
 
-/** Why at this level: as it was done last, or what it asks of somebody who begins with it. */
-function levelWords({ past, lookup }: Composing, { movement, level, effortPercent }: Candidate, chance = 1): Sentence {
+/** Why at this level: as it was done last, or as one begins. */
+function levelWords({ past, lookup }: Composing, { movement, level }: Candidate): Sentence {
   const last = lastForm(past, movement.id);
   const name = level.name.toLowerCase();
   if (last) {
@@ -87,10 +135,7 @@ function levelWords({ past, lookup }: Composing, { movement, level, effortPercen
     const day = calendarDay(last.onDay);
     return last.levelId === level.id ? say`“${level.name}”, as on ${day}.` : say`“${level.name}”; on ${day} it was “${then}”.`;
   }
-  if (effortPercent < 10) return say`New: starts at “${name}”.`;
-  const likely = chance < 0.95 ? `, held by ${peopleWords(chance)}` : '';
-  const hard = effortPercent >= HARD_PERCENT ? ', which is hard' : '';
-  return say`New: starts at “${name}”, ${quantity(effortPercent, '%')} effort${likely}${hard}.`;
+  return say`New: starts at “${name}”.`;
 }
 
 /** Something that keeps a composition from being better. */

@@ -83,6 +83,7 @@ export function libraryWith(
 /** Finds a shipped movement by id. */
 export const shippedMovement: MovementLookup = (movementId) => BY_ID.get(movementId);
 export { complaintIn, type Found, movementFinder, type MovementFinder, plainName } from './find-movements.js';
+export { methodFor } from './method-for.js';
 export * from './methods.js';
 export * from './own-names.js';
 export * from './goals.js';

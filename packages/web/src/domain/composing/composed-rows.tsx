@@ -18,9 +18,18 @@ interface Props {
 
 /** The blocks of a composition by their phases, each with why it is there; kept, or changed for another. */
 export function ComposedRows({ sequence, reasons, ...rest }: Props) {
+  const [withFigures, setWithFigures] = useState(false);
   const phases = PHASES.filter((phase) => sequence.blocks.some((block) => block.phase === phase));
   return (
     <div className="grid gap-4">
+      <button
+        type="button"
+        className="justify-self-start text-small underline underline-offset-2 max-sm:min-h-11"
+        aria-pressed={withFigures}
+        onClick={() => setWithFigures((now) => !now)}
+      >
+        {withFigures ? 'Hide figures' : 'Show figures'}
+      </button>
       {phases.map((phase) => (
         <section key={phase} aria-label={PHASE_NAMES[phase]}>
           <h3 className="border-b border-ink/60 text-small font-bold uppercase">{PHASE_NAMES[phase]}</h3>
@@ -32,7 +41,8 @@ export function ComposedRows({ sequence, reasons, ...rest }: Props) {
                   key={block.id}
                   block={block}
                   sequence={sequence}
-                  reason={readable(reasons.find(({ blockId }) => blockId === block.id)?.text ?? '')}
+                  reason={reasons.find(({ blockId }) => blockId === block.id)}
+                  withFigures={withFigures}
                   {...rest}
                 />
               ))}
@@ -43,9 +53,13 @@ export function ComposedRows({ sequence, reasons, ...rest }: Props) {
   );
 }
 
-type RowProps = Omit<Props, 'reasons'> & { block: Block; reason: string | undefined };
+interface RowProps extends Omit<Props, 'reasons'> {
+  block: Block;
+  reason: ComposeAnswer['reasons'][number] | undefined;
+  withFigures: boolean;
+}
 
-function Row({ block, sequence, reason, composition }: RowProps) {
+function Row({ block, sequence, reason, withFigures, composition }: RowProps) {
   const { locked, toggleLock, swaps, change } = composition;
   const { movement: lookup } = useStudioLibrary();
   const [others, setOthers] = useState<SwapAnswer['alternatives'] | 'asked' | null>(null);
@@ -71,7 +85,8 @@ function Row({ block, sequence, reason, composition }: RowProps) {
           </p>
           <p className="text-small">{level.name}</p>
           <p className="text-small font-semibold">{capital(doseText(block))}</p>
-          {reason && <p className="text-small text-ink-soft">{reason}</p>}
+          {reason && <p className="text-small text-ink-soft">{readable(reason.text)}</p>}
+          {reason && withFigures && <p className="text-small text-ink-soft figures">{readable(reason.figures)}</p>}
         </div>
         <IconButton
           name={isLocked ? `Remove ${movement.name}` : `Keep ${movement.name}`}

@@ -1,9 +1,10 @@
 import type { Athlete, ComposeWork, StoredIntake } from '@clay-pot/contracts';
-import { type Block, type Equipment, type Place, type Sequence } from '@clay-pot/core';
-import { GOAL_OF_ASKED, methodOf, TRAINING_GOALS } from '@clay-pot/core/library';
+import { type Block, cautionsOn, type Equipment, type Place, type Sequence } from '@clay-pot/core';
+import { GOAL_OF_ASKED, methodFor, methodOf, TRAINING_GOALS } from '@clay-pot/core/library';
 import { useMemo } from 'react';
 import { useLevels, usePast } from '../../api/queries.js';
 import { useStudioLibrary } from '../../store/library.js';
+import { isoToday } from '../../ui/today.js';
 import { useOwnMovements } from '../../store/own-movements.js';
 import { useSubject } from '../athlete/named-subject.js';
 import { useStandingCautions } from '../athlete/standing-cautions.js';
@@ -22,14 +23,18 @@ const USUAL_MINUTES = 20;
 /** What is found in any room. */
 const ANY_ROOM: readonly Equipment[] = ['mat', 'chair', 'table', 'wall', 'towel'];
 
-/** Where wishes begin for somebody: what they said they want, the minutes that they have, the things that are theirs. @param intakes the newest first */
-export function firstWishes(athlete: Athlete | undefined, intakes: readonly StoredIntake[], usualMethodId: string): Wishes {
+/**
+ * Where wishes begin for somebody: what they said they want, the minutes that they have, the things that are theirs, and the method that suits goal and hands.
+ * @param intakes the newest first @param methodId of a sequence that has one
+ */
+export function firstWishes(athlete: Athlete | undefined, intakes: readonly StoredIntake[], methodId?: string): Wishes {
   const last = intakes[0]?.answers;
   const wanted = last?.goals[0];
+  const goalId = wanted ? GOAL_OF_ASKED[wanted] : TRAINING_GOALS[0].id;
   return {
-    goalId: wanted ? GOAL_OF_ASKED[wanted] : TRAINING_GOALS[0].id,
+    goalId,
     minutes: last?.minutes ?? USUAL_MINUTES,
-    methodId: usualMethodId,
+    methodId: methodId ?? methodFor(goalId, athlete ? cautionsOn(athlete, isoToday()) : []).id,
     equipment: athlete?.equipment ?? ANY_ROOM,
     notAt: [],
   };

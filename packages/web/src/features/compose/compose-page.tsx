@@ -1,7 +1,6 @@
 import { firstName } from '../../ui/format.js';
 import type { Athlete, StoredIntake } from '@clay-pot/contracts';
 import { potOf, describePot, type Sequence } from '@clay-pot/core';
-import { USUAL_METHOD } from '@clay-pot/core/library';
 import { useMemo, useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { useAthlete, useIntakes, usePast } from '../../api/queries.js';
@@ -47,7 +46,7 @@ interface Props {
 }
 
 function Composer({ athlete, intakes, athleteChoice }: Props) {
-  const [wishes, setWishes] = useState<Wishes>(() => firstWishes(athlete, intakes, USUAL_METHOD.id));
+  const [wishes, setWishes] = useState<Wishes>(() => firstWishes(athlete, intakes));
   const composition = useComposition(athlete, wishes);
   const { state, answer, locked, compose } = composition;
   const keep = useKeep(athlete);

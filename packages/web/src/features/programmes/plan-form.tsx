@@ -1,6 +1,6 @@
 import type { Athlete, StoredIntake } from '@clay-pot/contracts';
 import { PROGRAMME_LIMITS } from '@clay-pot/core';
-import { startingPointOf, TRAINING_GOALS, USUAL_METHOD } from '@clay-pot/core/library';
+import { startingPointOf, TRAINING_GOALS } from '@clay-pot/core/library';
 import { type ReactNode, useEffect, useState } from 'react';
 import { Controller, FormProvider, useForm, useFormContext } from 'react-hook-form';
 import { useNavigate } from 'react-router';
@@ -30,7 +30,7 @@ interface Props {
 export function PlanForm({ athlete, intakes, athleteChoice }: Props) {
   const navigate = useNavigate();
   const today = isoToday();
-  const first = firstWishes(athlete, intakes, USUAL_METHOD.id);
+  const first = firstWishes(athlete, intakes);
   const form = useForm<PlanWish>({
     mode: 'onChange',
     resolver: ruleResolver((wish) => faultsOfWish(wish, today), fieldOfWish),
