@@ -4,7 +4,6 @@ import type { Structure } from './structure.js';
 import { SHAKE_S } from './minutes-rows.js';
 import type { Said } from './rule-words.js';
 import { BROKEN, type Index, indexed, type Mine } from './choice-index.js';
-import { VISIT_COST } from './worth.js';
 
 /** What each second over the minutes costs. */
 const OVER_S = 0.5;
@@ -106,7 +105,7 @@ export class Choice {
 
   /** What it is worth, whatever it breaks: `worthOf`, with the slices of each want laid out once, since this is asked a hundred thousand times. */
   worth(): number {
-    return this.worthInPlace() - VISIT_COST * this.visits();
+    return this.worthInPlace() - this.visitCost();
   }
 
   /** Without what going from place to place costs. */
@@ -146,7 +145,7 @@ export class Choice {
   valueAbove(least: number): number {
     let value = this.worthInPlace() - this.sumsCost - BROKEN * this.unanswered;
     if (value <= least) return -Infinity;
-    value -= VISIT_COST * this.visits();
+    value -= this.visitCost();
     if (value <= least) return -Infinity;
     value -= this.timeBroken();
     return value <= least ? -Infinity : value - this.pairsBroken();
@@ -214,7 +213,12 @@ export class Choice {
     return cost;
   }
 
-  /** How many places are gone to: `visitsOf`, counted as candidates come and go. */
+  private visitCost(): number {
+    const { visitCost = 0 } = this.structure;
+    return visitCost === 0 ? 0 : visitCost * this.visits();
+  }
+
+  /** How many places are gone to: each of a phase once, but where the phase before ended. */
   private visits(): number {
     let shared = 0;
     const { stations } = this.index;

@@ -20,14 +20,19 @@ const TURN_ABOUT = 15;
  * Looks for a choice by exchanging one candidate for another, taking one in or out, each time what is best, even where that is a step back; what was
  * just changed stays for a while. (Glover 1989, ORSA J Comput 1:190–206; how long reacts to what is found: Battiti, Tecchiolli 1994, ORSA J Comput 6:126–40)
  * The same start has the same end.
- * @param from the choice to start from @param among the candidates that may come in
+ * @param from the choice to start from @param among the candidates that may come in @param most exchanges at most
  */
-export function exchanged(structure: Structure, from: readonly number[], among: readonly number[]): Exchanged | null {
+export function exchanged(
+  structure: Structure,
+  from: readonly number[],
+  among: readonly number[],
+  most = MOST_EXCHANGES,
+): Exchanged | null {
   const choice = Choice.of(structure, from);
   const fixedUntil = new Int32Array(structure.candidates.length);
   let best: Exchanged | null = null;
   let since = 0;
-  for (let turn = 1; turn <= MOST_EXCHANGES && (!best || since < PATIENCE); turn++, since++) {
+  for (let turn = 1; turn <= most && (!best || since < PATIENCE); turn++, since++) {
     const move = bestMove(structure, choice, among, (at) => (fixedUntil[at] as number) >= turn);
     if (!move) break;
     const staysFor = itemAt(STAYS_FOR, Math.floor(since / TURN_ABOUT) % STAYS_FOR.length);

@@ -6,7 +6,6 @@ import { USUAL_PACING } from '../model/sequence.js';
 import { PHASES } from '../vocabulary/phases.js';
 import type { Candidate } from './candidate.js';
 import type { ProgrammeWriter } from './programme-writer.js';
-import { VISIT_COST } from './worth.js';
 
 /** A shake of half a minute with its announcement, where nothing else lets go of hard work. */
 export const SHAKE_S = 28;
@@ -30,21 +29,21 @@ export function minutesRows(programme: ProgrammeWriter): void {
 /** Every place of every phase is gone to once, and the next phase may begin where the last one ended. @returns the changes of place */
 function placeRows(programme: ProgrammeWriter, seconds: [number, number][]): [number, number][] {
   const { writer } = programme;
-  const costing = (s: number, worth = 0) => {
+  const costing = (s: number) => {
     const unknowns = new Map<string, number>();
     return {
       unknowns,
       of: (name: string): number => {
         let found = unknowns.get(name);
         if (found === undefined) {
-          unknowns.set(name, (found = writer.unknown({ worth })));
+          unknowns.set(name, (found = writer.unknown()));
           seconds.push([found, s]);
         }
         return found;
       },
     };
   };
-  const stations = costing(CHANGE_OF_PLACE_S - CHANGE_WITHIN_PLACE_S, -VISIT_COST);
+  const stations = costing(CHANGE_OF_PLACE_S - CHANGE_WITHIN_PLACE_S);
   const postures = costing(CHANGE_WITHIN_PLACE_S);
   const things = costing(FETCH_EQUIPMENT_S);
   const at = ({ phase, station }: Candidate) => `${phase} at ${station}`;
@@ -70,7 +69,7 @@ function placeRows(programme: ProgrammeWriter, seconds: [number, number][]): [nu
     for (const station of new Set(programme.all.map(({ candidate }) => candidate.station))) {
       const [here, there] = [`${phase} at ${station}`, `${before} at ${station}`];
       if (!stations.unknowns.has(here) || !stations.unknowns.has(there)) continue;
-      const stays = writer.unknown({ worth: VISIT_COST });
+      const stays = writer.unknown();
       for (const name of [here, there]) {
         // What is not visited is not stayed at.
         writer.needs('place', stays, [stations.of(name)]);

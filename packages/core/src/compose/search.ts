@@ -1,11 +1,13 @@
 import type { Candidate } from './candidate.js';
 import type { Composed, Frame } from './composed.js';
+import { Choice } from './choice.js';
 import { type Exchanged, exchanged } from './exchange.js';
 import { fitting, gapOf } from './fitting.js';
 import type { Relaxed, Solved, SolveOptions, Solver } from './linear.js';
 import { type IntegerProgramme, integerProgrammeOf } from './integer-programme.js';
 import type { Composing } from './question.js';
 import { itemAt } from '../vocabulary/lists.js';
+import { VISIT_COST } from './worth.js';
 
 /** Good enough to stop at, percent. */
 export const GAP_PERCENT = 1;
@@ -76,6 +78,17 @@ export class Search {
     return this.best;
   }
 
+  /** A choice that goes to fewer places for hardly less: looked for from a choice that is sound. */
+  private inFewerPlaces(chosen: readonly number[]): readonly number[] {
+    const { structure } = this.of.programme;
+    const least = Choice.of(structure, chosen).worth() * (1 - HARDLY_LESS);
+    for (const share of COST_SHARES) {
+      const better = exchanged({ ...structure, visitCost: share * VISIT_COST }, chosen, this.few, FEW_EXCHANGES);
+      if (better && Choice.of(structure, better.chosen).worth() >= least) return better.chosen;
+    }
+    return chosen;
+  }
+
   /** The best that exchanging comes to: among few first, then among more, where what was not worth looking at may be what is missing; among all where nothing was sound. */
   private exchanging(): Exchanged | null {
     const { programme, candidates } = this.of;
@@ -142,7 +155,7 @@ export class Search {
     if (this.arranged.has(key)) return null;
     this.arranged.add(key);
     const { composing, programme } = this.of;
-    return fitting(composing, programme.structure, chosen, this.few, this.frame);
+    return fitting(composing, programme.structure, this.inFewerPlaces(chosen), this.few, this.frame);
   }
 }
 const pick = (candidates: readonly Candidate[], indices: readonly number[]) => indices.map((at) => itemAt(candidates, at));
@@ -158,6 +171,12 @@ const CLOSER_TELLING = 0.1;
 /** A gap that leaves room for what mending costs. */
 const CLOSE = 0.006;
 const TINY = 1e-6;
+/** For fewer places so much less is given up: what is left of the gap when the solver is done. */
+const HARDLY_LESS = 0.004;
+/** The cost of a place is tried doubled first: where too much would be given up for it, less. */
+const COST_SHARES = [2, 1, 0.5];
+/** So many exchanges look for fewer places. */
+const FEW_EXCHANGES = 40;
 
 /** How many candidates an exchange considers in each round: a multiple of those it starts with. */
 const WIDER = [1, 2.5];

@@ -47,6 +47,8 @@ export interface Structure {
   readonly pairs: readonly Pair[];
   readonly secondsMost: number;
   readonly changesMost: number;
+  /** Points that each place costs that is gone to; nothing where it is left out. */
+  readonly visitCost?: number;
   /** By candidate: whether it lets go of hard work in its phase. */
   readonly releases: readonly boolean[];
 }

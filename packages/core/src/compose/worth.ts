@@ -1,7 +1,6 @@
 import type { Candidate } from './candidate.js';
 import { targetsS } from './goal.js';
 import { working } from '../vocabulary/constant.js';
-import { PHASES } from '../vocabulary/phases.js';
 import type { Composing } from './question.js';
 
 /** The first half of what is wanted is worth more than the second, and more than all that is wanted a little. */
@@ -30,18 +29,11 @@ const KEPT = 4;
 /** Of two that are alike the one that is taught first. */
 const TEACHING_ORDER = 1e-6;
 
-/** What going to a place costs besides its time. */
+/**
+ * What going to a place costs besides its time, among choices that are nearly worth the same: the programme itself does not know it, since its relaxation
+ * goes to half a place.
+ */
 export const VISIT_COST = working('Cost of a change of place', 0.5, 'point of 100', 'attention that the hands do not get', [0.3, 2]).value;
-
-/** Places that are gone to: each of a phase once, but where the phase before ended. */
-export function visitsOf(chosen: readonly Pick<Candidate, 'phase' | 'station'>[]): number {
-  const stationsOf = PHASES.map((phase) => new Set(chosen.filter((each) => each.phase === phase).map(({ station }) => station)));
-  return stationsOf.reduce((sum, stations, index) => {
-    const before = stationsOf[index - 1];
-    const stays = before !== undefined && [...stations].some((station) => before.has(station));
-    return sum + stations.size - (stays ? 1 : 0);
-  }, 0);
-}
 
 /** What a goal that has all it wants is worth. */
 export const ALL_WANTED = 100;
@@ -100,5 +92,5 @@ export function worthOf(chosen: readonly Candidate[], composing: Composing): num
     ),
   );
   const own = chosen.map((each) => ownWorth(each, composing));
-  return [...wants, ...own].reduce((sum, worth) => sum + worth, 0) - VISIT_COST * visitsOf(chosen);
+  return [...wants, ...own].reduce((sum, worth) => sum + worth, 0);
 }
