@@ -112,28 +112,6 @@ test('pictures of the main views', async ({ coach: page }) => {
   await page.clock.fastForward(150_000);
   await page.clock.runFor(300);
   await shot(page, 'player');
-  const sizes = [
-    [390, 844],
-    [320, 640],
-    [640, 400],
-  ] as const;
-  const taken: string[] = [];
-  for (const [width, height] of sizes) {
-    await page.setViewportSize({ width, height });
-    await page.clock.runFor(300);
-    await page.waitForTimeout(500);
-    taken.push((await page.screenshot()).toString('base64'));
-  }
-  await page.setViewportSize({ width: 1430, height: 892 });
-  await page.evaluate((pictures) => {
-    const each = pictures.map((data) => `<img src="data:image/png;base64,${data}" style="align-self:start">`);
-    document.body.innerHTML = `<div style="display:flex;gap:16px;padding:24px;background:#888">${each.join('')}</div>`;
-  }, taken);
-  await page
-    .locator('img')
-    .last()
-    .evaluate((image: HTMLImageElement) => image.decode());
-  await shot(page, 'player-sizes');
 });
 
 test('a sheet of 42 blocks', async ({ coach: page, house }) => {
