@@ -31,7 +31,7 @@ export function apart(order: readonly Candidate[]): Candidate[] {
   return best;
 }
 
-/** Seconds that somebody would have to wait for the rests that the doses name. */
+/** Seconds of waiting that the rests of the doses would take in this order. */
 export function missingRestS(order: readonly Candidate[]): number {
   const last = new Map<MuscleGroup, { readonly endS: number; readonly restS: number }>();
   let [clockS, missingS] = [0, 0];

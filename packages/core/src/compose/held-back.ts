@@ -1,4 +1,3 @@
-import { capital } from '../vocabulary/text.js';
 import { say, type Sentence } from '../vocabulary/sentence.js';
 import type { Candidate, Excluded } from './candidate.js';
 import { candidatesFor } from './candidates.js';
@@ -55,5 +54,5 @@ function whyExcluded({ goal, shelf }: Composing, excluded: readonly Excluded[], 
   const want = goal.wants[wantIndex];
   const mine = shelf.filter((movement) => want && movement.ladder.some((level) => isSuch(want, movement, level)));
   const why = excluded.find(({ movementId }) => mine.some(({ id }) => id === movementId))?.why;
-  return why ?? capital('no movement for it is possible here.');
+  return why ?? 'No movement for it is possible here.';
 }

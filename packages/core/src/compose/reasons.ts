@@ -4,7 +4,7 @@ import { peopleWords } from '../effort/doubt.js';
 import { HARD_PERCENT } from '../effort/past.js';
 import type { SessionView } from '../effort/session-view.js';
 import { workOf } from '../rules/gate/gate.js';
-import { limitBroken, waitsFor } from '../rules/gate/restrictions.js';
+import { isAgainst } from '../rules/gate/restrictions.js';
 import { cautionLabel } from '../rules/safety/cautions.js';
 import { advicesOf } from '../rules/safety/clearance.js';
 import { lastForm } from '../rules/progress/remembered.js';
@@ -86,7 +86,7 @@ function heldLower({ athlete, person }: Composing, { movement, level, dose }: Ca
   const next = movement.ladder[movement.ladder.indexOf(level) + 1];
   if (!next || !athlete) return null;
   const work = workOf({ person }, movement, next, { ...next.dose, sides: dose.sides });
-  const entry = athlete.cautions.find((each) => waitsFor(each, work) || limitBroken(each, work) !== null);
+  const entry = athlete.cautions.find((each) => isAgainst(each, work));
   return entry ? say`No harder than “${level.name.toLowerCase()}”: ${loweredSentence(cautionLabel(entry))}.` : null;
 }
 

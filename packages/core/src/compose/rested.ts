@@ -1,10 +1,7 @@
-import { groupRests } from '../effort/group-rests.js';
+import { breakFor, groupRests } from '../effort/group-rests.js';
 import { viewOf } from '../effort/session-view.js';
 import type { Sequence } from '../model/sequence.js';
 import { type Composing, examined } from './question.js';
-
-/** Breaks come in steps of so much. */
-const STEP_S = 5;
 
 /** A sequence with breaks where muscles would work again before the rest that their dose names is over; what is locked keeps its own. */
 export function rested(composing: Composing, sequence: Sequence): Sequence {
@@ -19,7 +16,7 @@ export function rested(composing: Composing, sequence: Sequence): Sequence {
         const since = added.slice((at.get(fromId) ?? 0) + 1, index).reduce((sum, each) => sum + each, 0);
         return namedS - restS - since;
       });
-    const breakS = STEP_S * Math.ceil(Math.max(0, ...missing) / STEP_S);
+    const breakS = breakFor(Math.max(0, ...missing));
     if (breakS === 0 || lockedIds.has(block.id)) return block;
     added[index] = breakS;
     return { ...block, breakS: (block.breakS ?? 0) + breakS };

@@ -58,3 +58,8 @@ export function missingRests(view: Pick<SessionView, 'efforts' | 'blocks' | 'seq
   }
   return missing;
 }
+
+/** Breaks come in steps of so much, seconds. */
+const BREAK_STEP_S = 5;
+/** The break that makes up for a missing rest, seconds. */
+export const breakFor = (missingS: number): number => BREAK_STEP_S * Math.ceil(Math.max(0, missingS) / BREAK_STEP_S);

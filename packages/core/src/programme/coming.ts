@@ -56,7 +56,9 @@ export function comingPlans(question: ComingQuestion): ComingPlan[] {
   const { assigned, ledLast, today } = question;
   const planned = question.programmes.flatMap((standing) => comingIn(standing, question));
   const isIn = (plans: readonly ComingPlan[], sequenceId: string) => plans.some(({ place }) => place.sequenceId === sequenceId);
-  const alone = assigned
+  // One that is assigned twice comes on the sooner of both days.
+  const soonest = new Map(assigned.toSorted((one, other) => other.day.localeCompare(one.day)).map((each) => [each.sequenceId, each]));
+  const alone = [...soonest.values()]
     .filter(({ sequenceId }) => !isIn(planned, sequenceId))
     .map(({ sequenceId, sequence, day }) => byItself(sequenceId, sequence, day));
   const known = [...planned, ...alone];

@@ -1,12 +1,9 @@
-import { missingRests } from '../../effort/group-rests.js';
+import { breakFor, missingRests } from '../../effort/group-rests.js';
 import { partsOf } from '../../vocabulary/muscles.js';
 import { quantity, say } from '../../vocabulary/sentence.js';
 import { capital } from '../../vocabulary/text.js';
 import { blockOf } from './block-views.js';
 import { type Check, type Observation, PRACTICE } from './finding.js';
-
-/** Breaks come in steps of so much. */
-const STEP_S = 5;
 
 /** Finds muscles that work again before the rest that their dose names is over. */
 export const restBetween: Check = {
@@ -18,7 +15,7 @@ export const restBetween: Check = {
   find: (view) =>
     [...missingRests(view)].map(([blockId, { key, fromId, restS, namedS }]): Observation => {
       const [before, block] = [blockOf(view, fromId), blockOf(view, blockId)];
-      const breakS = (block.block.breakS ?? 0) + STEP_S * Math.ceil((namedS - restS) / STEP_S);
+      const breakS = (block.block.breakS ?? 0) + breakFor(namedS - restS);
       return {
         blockIds: [blockId],
         text: say`${block.movement.name}: ${capital(partsOf(key).group)} rest ${quantity(Math.max(0, Math.round(restS)), 's')} after ${before.movement.name}, whose dose names ${quantity(namedS, 's')}.`,

@@ -9,8 +9,8 @@ import { blockOf } from '../checks/block-views.js';
 import { editChanges } from './edit-words.js';
 import { type Answer, gentlerOf } from './gentler.js';
 import type { RecordedCaution } from '../../model/athlete.js';
-import { type Work, workIn } from '../gate/moments.js';
-import { limitBroken, waitsFor } from '../gate/restrictions.js';
+import { workIn } from '../gate/moments.js';
+import { isAgainst } from '../gate/restrictions.js';
 import { stopsOf } from '../safety/may-begin.js';
 import { objectionsTo } from './objections.js';
 
@@ -92,8 +92,6 @@ export function affectedBy(view: SessionView, blockId: string, felt: readonly Re
     .filter((seen) => kind.has(seen.block.id) || felt.some((entry) => isAgainst(entry, workIn(seen))))
     .map(({ block }) => block.id);
 }
-
-const isAgainst = (entry: RecordedCaution, work: Work): boolean => waitsFor(entry, work) || limitBroken(entry, work) !== null;
 
 /**
  * Blocks that ask of the hand what one block asks: the same movement, the same contact under load, or without any a like movement for the same muscles. What

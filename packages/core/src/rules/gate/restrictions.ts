@@ -13,6 +13,9 @@ type Planned = Pick<Work, 'movement' | 'level' | 'dose'>;
 export const waitsFor = (entry: RecordedCaution, { movement, level, dose: { sides } }: Planned): boolean =>
   mustWait(entry, level, handsUsed(level, sides)) || otherHandWaits(entry, movement, level, sides);
 
+/** Whether a restriction keeps work off, or limits it to less. */
+export const isAgainst = (entry: RecordedCaution, work: Work): boolean => waitsFor(entry, work) || limitBroken(entry, work) !== null;
+
 /** Why a movement is left out with somebody’s restrictions, in its own words; empty where it need not be. */
 export const leftOutBy = (cautions: readonly RecordedCaution[], { movement, level, dose }: Planned): readonly string[] =>
   concernsOf(movement, level, cautions, handsUsed(level, dose.sides)).avoid;

@@ -30,7 +30,7 @@ export const mustWait = (entry: RecordedCaution, level: Pick<Level, 'loading'>, 
   forbidsLoading(entry) && concerns(entry, hands) && (level.loading !== 'unloaded' || restsHand(entry));
 
 /**
- * Whether the hand beside the working one may not do its part before somebody has cleared it: one that rests does nothing, one that may not be loaded
+ * Whether the hand beside the working one may not do its part before it is cleared: one that rests does nothing, one that may not be loaded
  * does not push back.
  */
 export function otherHandWaits(

@@ -1,5 +1,5 @@
 import { type Hand, HANDS } from '../../vocabulary/hands.js';
-import { forbidsLoading, handsOf } from '../safety/cautions.js';
+import { barredHands } from '../safety/cautions.js';
 import { afterSuggestions } from './after.js';
 import { type Suggestion, worstFirst } from './suggestion.js';
 import { formSuggestions } from './form.js';
@@ -39,7 +39,7 @@ const PROPOSERS: readonly ((scene: SuggestionScene, before: readonly Suggestion[
 
 /** All suggestions for an athlete, the gravest first. While a stop or a referral is in force for a hand, nothing asks more of it. */
 export function suggestionsOf(question: SuggestionQuestion): Suggestion[] {
-  const scene: SuggestionScene = { ...question, viewOf: viewsOnce(question.viewOf), barred: barredHands(question) };
+  const scene: SuggestionScene = { ...question, viewOf: viewsOnce(question.viewOf), barred: keptFromMore(question) };
   const suggestions = PROPOSERS.reduce<readonly Suggestion[]>((before, propose) => [...before, ...propose(scene, before)], []);
   return inGrowthBand(scene, gated(scene, suggestions))
     .map((suggestion) => withTyping(scene, suggestion))
@@ -47,6 +47,5 @@ export function suggestionsOf(question: SuggestionQuestion): Suggestion[] {
 }
 
 /** Hands that a stop, a referral or pain that grows keeps from more. */
-function barredHands({ cautions, sessions }: SuggestionQuestion): ReadonlySet<Hand> {
-  return new Set([...cautions.filter(forbidsLoading).flatMap(handsOf), ...HANDS.filter((hand) => growingIn(sessions, hand) !== null)]);
-}
+const keptFromMore = ({ cautions, sessions }: SuggestionQuestion): ReadonlySet<Hand> =>
+  new Set([...barredHands(cautions), ...HANDS.filter((hand) => growingIn(sessions, hand) !== null)]);

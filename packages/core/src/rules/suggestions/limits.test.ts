@@ -38,6 +38,12 @@ describe('a planned sequence that a restriction stops', () => {
     expect(limits([SORE], { assigned: [] })).toBeUndefined();
   });
 
+  test('is changed once where it is assigned twice', () => {
+    const twice = [...assigned, { ...assigned[0]!, day: addDays(TODAY, 3) }];
+    const { effect } = limits([SORE], { assigned: twice })!.options[0];
+    expect(effect.kind === 'blocks' && effect.plans.length).toBe(1);
+  });
+
   test('is asked about again once more is limited', () => {
     const before = limits([SORE])!.evidenceKey;
     expect(limits([SORE])!.evidenceKey).toBe(before);

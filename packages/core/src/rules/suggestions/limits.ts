@@ -4,7 +4,7 @@ import { editChanges } from '../fixes/edit-words.js';
 import { objectionsTo, TOO_MUCH } from '../fixes/objections.js';
 import { formsOf } from '../fixes/on-the-spot.js';
 import { workIn } from '../gate/moments.js';
-import { limitBroken, waitsFor } from '../gate/restrictions.js';
+import { isAgainst } from '../gate/restrictions.js';
 import { applyEdits, type Edit } from '../../model/edits.js';
 import { cautionLabel, handsOf, keyOfCaution } from '../safety/cautions.js';
 import { stopsOf } from '../safety/may-begin.js';
@@ -29,14 +29,8 @@ export function limitSuggestions(scene: SuggestionScene): Suggestion[] {
   const blocked = scene.coming.filter(({ day }) => day !== null).flatMap((plan) => blockedIn(plan, scene.viewOf(plan.sequence)));
   const options = [optionOf(scene, 'fit', blocked, fitted), optionOf(scene, 'out', blocked, removed)].filter((option) => option !== null);
   if (!isSome(options) || !isSome(blocked)) return [];
-  const entries = scene.cautions.filter((entry) =>
-    blocked.some(({ view, blockIds }) =>
-      blockIds.some((id) => {
-        const work = workIn(blockOf(view, id));
-        return waitsFor(entry, work) || limitBroken(entry, work) !== null;
-      }),
-    ),
-  );
+  const works = blocked.flatMap(({ view, blockIds }) => blockIds.map((id) => workIn(blockOf(view, id))));
+  const entries = scene.cautions.filter((entry) => works.some((work) => isAgainst(entry, work)));
   return [
     {
       key: 'limits',
