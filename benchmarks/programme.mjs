@@ -1,10 +1,11 @@
 // One edit of a programme of 12 weeks, six sessions a week and 30 blocks a session: how long until all of it is computed again.
-//   ./clay-pot test types   (builds the core)   then   node benchmarks/programme.mjs, or in Chromium: node benchmarks/in-chromium.mjs programme.mjs
+//   ./clay-pot test types   (builds the core)   then   node benchmarks/programme.mjs [weeks], or in Chromium: node benchmarks/in-chromium.mjs programme.mjs
 import { addDays, editProgramme, EQUIPMENT, evaluateProgramme, inPhaseOrder, maximum, PHASES, USUAL_PACING } from '@clay-pot/core';
 import { LIBRARY, METHODS, shippedMovement } from '@clay-pot/core/library';
 import { sized } from './small.mjs';
 
-const [WEEKS, BLOCKS, EDITS] = sized([12, 30, 60], [4, 6, 3]);
+const [BLOCKS, EDITS] = sized([30, 60], [6, 3]);
+const WEEKS = Number(process.argv[2] ?? sized(12, 4));
 const MONDAY = '2026-11-02';
 
 /** Thirty blocks out of all families, others for each plan. */
@@ -58,6 +59,9 @@ const KINDS = {
   }),
   'a week of another amount': (at) => ({
     programme: editProgramme(programme, [{ kind: 'week', index: at % WEEKS, week: { kind: 'build', amountPercent: 105 + 5 * (at % 9) } }]),
+  }),
+  'the growth of a plan, in every week': (at) => ({
+    programme: { ...programme, plans: plans.map((plan, index) => (index === at % 3 ? { ...plan, rise: { steps: 2 + (at % 7), each: 'session' } } : plan)) },
   }),
   'a block of a plan, in every week': (at) => {
     const before = sequences.get('a');

@@ -50,6 +50,9 @@ export interface HandAccount {
   readonly carryM: number;
 }
 
+/** The figures of a hand’s account. */
+export const HAND_FIGURES = ['workS', 'underLoadS', 'impulseNs', 'repetitions', 'carryM'] as const satisfies readonly (keyof HandAccount)[];
+
 /** What a session comes to: for each hand, each muscle group and each block. */
 export interface SessionAccount {
   readonly hands: Readonly<Record<Hand, HandAccount>>;

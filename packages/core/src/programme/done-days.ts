@@ -1,5 +1,5 @@
 import type { PastLoad, PastSession } from '../effort/past.js';
-import { inDayOrder, type PlannedDay, type Programme } from '../model/programme.js';
+import { inDayOrder, type PlannedDay, type Programme, PROGRAMME_LIMITS } from '../model/programme.js';
 import { addDays, daysBetween } from '../vocabulary/days.js';
 import { planOf } from './session-plan.js';
 
@@ -17,7 +17,7 @@ export interface DoneDay {
 /** Growth is judged by the four weeks before a programme, too. */
 const BEFORE_DAYS = 28;
 /** No farther back than the longest programme and the weeks before it. */
-const MOST_DAYS = 220;
+const MOST_DAYS = BEFORE_DAYS + 7 * PROGRAMME_LIMITS.weeks;
 
 /** How many days of what was carried out a programme is computed from. */
 export const lookBackDays = ({ fromDay }: Pick<Programme, 'fromDay'>, today: string): number =>

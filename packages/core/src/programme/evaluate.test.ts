@@ -184,7 +184,7 @@ describe('a programme', () => {
     ['an id twice', { sessions: [...on('0/1 whole'), ...on('0/2 whole')] }, '/sessions/1/id', /is already used/],
     ['away backwards', { away: [{ fromDay: day(1, 1), toDay: day(0, 1), kind: 'rest' }] }, '/away/0/toDay', /must not be before/],
     ['an event outside', { event: { day: '2026-06-01', name: 'Show' } }, '/event/day', /must lie within/],
-    ['no weeks', { weeks: [] }, '/weeks', /1 to 26 weeks/],
+    ['no weeks', { weeks: [] }, '/weeks', /1 to 52 weeks/],
     ['an event without a day', { event: { day: '2026-02-31', name: 'Show' } }, '/event/day', /day|date/],
   ])('with %s is not sound, and says where', (_, more, pointer, message) => {
     const [fault] = checkProgramme(programmeOf([], more));

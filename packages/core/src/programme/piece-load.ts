@@ -2,7 +2,7 @@ import { effortTimeline } from '../effort/effort-timeline.js';
 import { fatigueCourses } from '../effort/fatigue-course.js';
 import { openEnds, untilLetGo } from '../effort/open-sets.js';
 import { hardSeconds } from '../effort/past.js';
-import { accountOf, type HandAccount } from '../effort/session-account.js';
+import { accountOf, HAND_FIGURES, type HandAccount } from '../effort/session-account.js';
 import type { Person } from '../mechanics/capacity.js';
 import { equipmentFor, type MovementLookup } from '../model/movement.js';
 import type { Round } from '../model/round.js';
@@ -11,21 +11,35 @@ import type { Block, Sequence } from '../model/sequence.js';
 import { compileTimeline, turnOf } from '../timeline/compile-timeline.js';
 import { AT_THE_START, milliseconds, moveTo, type Whereabouts } from '../timeline/timeline.js';
 import { itemAt } from '../vocabulary/lists.js';
-import type { Hand } from '../vocabulary/hands.js';
-import type { SideGroup } from '../vocabulary/muscles.js';
+import { type Hand, HANDS } from '../vocabulary/hands.js';
+import { SIDE_GROUPS } from '../vocabulary/muscles.js';
+import { loadByAmount } from './by-amount.js';
 import { movementsOf, rememberer } from './known.js';
 
 /** What a block, or the blocks of one round, come to by themselves: the same wherever they stand. */
 export interface PieceLoad {
-  /** Without getting ready and without getting there. */
-  readonly lengthMs: number;
   /** Where somebody is at its end, who came from somewhere. */
   readonly moves: readonly Move[];
-  readonly doses: ReadonlyMap<SideGroup, number>;
-  /** Seconds of hard work. */
-  readonly hardS: ReadonlyMap<SideGroup, number>;
-  readonly hands: Readonly<Record<Hand, HandAccount>>;
+  /** Sums that can be added up, in the order of `FIGURES`: numbers beside each other, for the sake of a year of sessions. */
+  readonly figures: Float64Array;
 }
+
+const HAND_COUNT = HAND_FIGURES.length;
+/** Where each sum stands: milliseconds without getting ready and without getting there, doses and hard seconds of each group, the account of each hand. */
+export const FIGURES = {
+  lengthMs: 0,
+  dose: 1,
+  hardS: 1 + SIDE_GROUPS.length,
+  hands: 1 + 2 * SIDE_GROUPS.length,
+  count: 1 + 2 * SIDE_GROUPS.length + HANDS.length * HAND_COUNT,
+} as const;
+
+/** The account of a hand out of sums. */
+export function handFigures(figures: Float64Array, hand: Hand): HandAccount {
+  const from = FIGURES.hands + HANDS.indexOf(hand) * HAND_COUNT;
+  return Object.fromEntries(HAND_FIGURES.map((name, index) => [name, figures[from + index] ?? 0])) as Record<keyof HandAccount, number>;
+}
+
 /** Where a turn is done, and with what. */
 type Move = Parameters<typeof moveTo> extends [unknown, infer P, infer E] ? readonly [P, E] : never;
 
@@ -51,11 +65,15 @@ export function piecesOfSequence(sequence: Sequence): Piece[] {
 export function pieceLoad(person: Person, sequence: Sequence, piece: Piece, lookup: MovementLookup): PieceLoad {
   const { blocks, round } = piece;
   const parts = [person, sequence.pacing, round, ...blocks, ...movementsOf(piece, lookup)];
-  return remember(itemAt(blocks, 0), parts, () => computed(person, sequence, piece, lookup));
+  return remember(itemAt(blocks, 0), parts, () => {
+    const exact = (alone: Block) => computed(person, sequence, { blocks: [alone], round: undefined }, lookup);
+    const alone = blocks.length === 1 && !round ? loadByAmount(itemAt(blocks, 0), parts.slice(0, 2), exact) : null;
+    return alone ?? computed(person, sequence, piece, lookup);
+  });
 }
 const remember = rememberer<PieceLoad>();
 
-function computed(person: Person, { rounds: _, ...frame }: Sequence, { blocks, round }: Piece, lookup: MovementLookup) {
+function computed(person: Person, { rounds: _, ...frame }: Sequence, { blocks, round }: Piece, lookup: MovementLookup): PieceLoad {
   const alone: Sequence = { ...frame, blocks: [...blocks], ...(round && { rounds: [round] }) };
   const timeline = compileTimeline(alone, lookup);
   const course = effortTimeline(person, alone, timeline, lookup);
@@ -68,13 +86,16 @@ function computed(person: Person, { rounds: _, ...frame }: Sequence, { blocks, r
     return [level.posture, equipmentFor(movement, level, dose)];
   });
   const readyMs = timeline.events.find(({ kind }) => kind === 'ready')?.durationMs ?? 0;
-  return {
-    lengthMs: timeline.durationMs - readyMs - movesFrom(AT_THE_START, moves).ms,
-    moves,
-    doses,
-    hardS: new Map([...efforts.spans].map(([key, spans]) => [key, hardSeconds(spans)])),
-    hands,
-  };
+  const figures = new Float64Array(FIGURES.count);
+  figures[FIGURES.lengthMs] = timeline.durationMs - readyMs - movesFrom(AT_THE_START, moves).ms;
+  SIDE_GROUPS.forEach((key, index) => {
+    figures[FIGURES.dose + index] = doses.get(key) ?? 0;
+    figures[FIGURES.hardS + index] = hardSeconds(efforts.spans.get(key) ?? []);
+  });
+  HANDS.forEach((hand, at) =>
+    HAND_FIGURES.forEach((name, index) => (figures[FIGURES.hands + at * HAND_COUNT + index] = hands[hand][name])),
+  );
+  return { moves, figures };
 }
 
 /** What getting to every turn of a piece takes, for somebody who comes from somewhere. */

@@ -59,7 +59,7 @@ describe('a schedule', () => {
 
   test('is sound for any wish, on the weekdays that there are, with no more loading days than wanted', () => {
     const anyWish = fc.record({
-      weeks: fc.integer({ min: 1, max: 26 }),
+      weeks: fc.integer({ min: 1, max: 52 }),
       weekdays: fc.uniqueArray(fc.integer({ min: 1, max: 7 }), { minLength: 1 }),
       start: fc.nat(6),
       method: fc.constantFrom(...(Object.keys(METHODS) as (keyof typeof METHODS)[])),
@@ -91,9 +91,9 @@ describe('a schedule', () => {
 
   test('that cannot be made says which answer would be right', () => {
     const faults = (more: Partial<ScheduleWish>) => checkWish(wish(more), MONDAY).map(({ pointer, message }) => `${pointer} ${message}`);
-    expect(faults({ weeks: 0 })).toEqual(['/weeks must be a whole number within 1–26 weeks']);
+    expect(faults({ weeks: 0 })).toEqual(['/weeks must be a whole number within 1–52 weeks']);
     expect(faults({ weekdays: [] })).toEqual(['/weekdays must name at least one available weekday']);
-    expect(faults({ weeks: Number.NaN })).toEqual(['/weeks must be a whole number within 1–26 weeks']);
+    expect(faults({ weeks: Number.NaN })).toEqual(['/weeks must be a whole number within 1–52 weeks']);
     expect(faults({ loadingDays: 0 })).toEqual(['/loadingDays must be a whole number within 1–7']);
     expect(faults({ loadingMin: Number.NaN })).toEqual(['/loadingMin must be a whole number within 1–240 min']);
     expect(faults({ easyMin: 500 })).toEqual(['/easyMin must be a whole number within 1–240 min']);

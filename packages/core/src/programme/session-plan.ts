@@ -12,6 +12,7 @@ import { STEP_OF } from '../rules/progress/level-standing.js';
 import { itemAt, must } from '../vocabulary/lists.js';
 import { USUAL_RANGES, type UsualRange } from '../vocabulary/usual-ranges.js';
 import { UNIT_OF } from '../vocabulary/work.js';
+import { inAnotherAmount } from './by-amount.js';
 import { movementsOf, rememberer } from './known.js';
 
 /** The sequences of a programme, by the id of the plan; one that is missing was removed. */
@@ -75,11 +76,13 @@ export function sequencesOn(
   const stepsOf = riseSteps(programme);
   const baseOf = stepsBefore(programme, stepsOf);
   const mostOf = stepsHeld(programme, stepsOf, heldGrowth(cautions), lookup);
+  const movementsIn = new Map<Sequence, ReturnType<typeof movementsOf>>();
   return (session, plan) => {
     const changed = changedBy(programme, session, plan);
     const [all, percent] = [stepsOf(session), percentOn(session.day)];
     if (all === 0 && percent === 100) return changed;
-    const movements = movementsOf(changed, lookup);
+    const movements = movementsIn.get(changed) ?? movementsOf(changed, lookup);
+    movementsIn.set(changed, movements);
     const steps = changed.blocks.map((block) => Math.max(0, Math.min(all, mostOf(session, block)) - baseOf(session, block.id)));
     return grownPlan(changed, [percent, ...steps, ...movements], () => ({
       ...changed,
@@ -138,7 +141,7 @@ const grownBlock = rememberer<Block>();
 function madeAnew(block: Block, steps: number, percent: number, movement: Movement | undefined): Block {
   const risen = steps === 0 || block.phase === 'settle' ? block.dose : grown(block, steps, movement);
   const dose = WORK.includes(block.phase) ? inAmount(risen, percent) : risen;
-  return dose === block.dose ? block : { ...block, dose };
+  return dose === block.dose ? block : inAnotherAmount(block, dose);
 }
 
 /** A dose grown by steps of the usual pace, up to what is usual for its kind; what is above that already stays. */
