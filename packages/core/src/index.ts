@@ -97,7 +97,7 @@ export {
 export { SORE_PLACE_LIST, SORE_PLACES, type SorePlace } from './vocabulary/sore-places.js';
 export { STOP_RULES, STOP_SIGN_IDS, STOP_SIGNS, type StopSign } from './vocabulary/stop-signs.js';
 export { STRENGTH_NAMES, STRENGTH_WORDS, type StrengthName, STRENGTHS } from './vocabulary/strengths.js';
-export { capital, counted, lowered } from './vocabulary/text.js';
+export { capital, counted, listed, lowered } from './vocabulary/text.js';
 export { type Moment, MOMENTS, SESSION_TESTS, type SessionTest } from './vocabulary/session-tests.js';
 export { capitalSentence, loweredSentence, quantity, say, type Sentence, joinSentences, sentenceText } from './vocabulary/sentence.js';
 export { LENGTH_UNITS, MASS_UNITS, METRIC, shownAs, type ShownUnits } from './vocabulary/units.js';
@@ -369,13 +369,12 @@ export { likelyOfBlock, likelyWords } from './effort/open-sets.js';
 export {
   type CarriedOut,
   dosesWithin,
-  HARD_PERCENT,
   loadTrends,
   ofBothHands,
   type PastSession,
   pastSessions,
   RATIO_BAND,
-  SPACED_GROUPS,
+  SPACED_PERCENT,
   sumDoses,
 } from './effort/past.js';
 export { enduranceS, RATES, ratesOf } from './effort/rates.js';
@@ -584,8 +583,21 @@ export { evaluateProgramme, type ProgrammeView } from './programme/evaluate.js';
 export { type ProgrammeFinding } from './programme/finding.js';
 export { awayOn } from './programme/rules/free-day.js';
 export { loadedGroups, loadLine, type LoadPoint } from './programme/load-line.js';
-export { ramped } from './programme/ramp.js';
-export { apart, checkWish, EASY_PLAN, LOADING_PLAN, scheduled, type ScheduleWish, weeksOf, weeksUntil } from './programme/schedule.js';
+export { newProgramme, type NewProgramme, spacingOf } from './programme/new-programme.js';
+export {
+  apart,
+  checkWish,
+  EASY_PLAN,
+  hardWeekdays,
+  LIGHTER_PLAN,
+  LOADING_PLAN,
+  scheduled,
+  type ScheduleWish,
+  weeksUntil,
+} from './programme/schedule.js';
+export { weeksOf } from './programme/weeks-of.js';
+export { sessionLoad } from './programme/session-load.js';
+export { type WeekLoad, weekLoads } from './programme/week-loads.js';
 export { isAhead, lastDayOf, type PlannedSession, type ProgrammeQuestion, type WeekView } from './programme/seen.js';
 export { amountAt, planOf, sequencesOn } from './programme/session-plan.js';
 export { isNearEvent } from './programme/toward-event.js';

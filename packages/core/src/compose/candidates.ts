@@ -9,6 +9,7 @@ import { compileTimeline } from '../timeline/compile-timeline.js';
 import { type Candidate, type Excluded, candidateFor, type Possible, possibleOf, type PossibleShelf, withFewerSets } from './candidate.js';
 import { working } from '../vocabulary/constant.js';
 import { firstOf } from '../vocabulary/lists.js';
+import { say } from '../vocabulary/sentence.js';
 import { phasesOf } from './phase-of.js';
 import { type ComposeQuestion, type Composing, composingOf, examined } from './question.js';
 import { alone, blockOf, type Suited, suiting } from './suitable.js';
@@ -22,8 +23,14 @@ export interface Shelf {
 /** Everything that may be chosen for this person and goal, in the shelf's teaching order. */
 export function candidatesFor(composing: Composing): Shelf {
   const { possible, excluded } = composing.possible ?? possibleFor(composing);
-  const enough = composing.minutes < TWO_SETS_FROM_MIN ? possible : possible.filter(isEnough);
-  return { candidates: enough.map((each) => candidateFor(each, composing.goal)), excluded };
+  const { leftOut = [] } = composing;
+  const wanted = leftOut.length > 0 ? possible.filter(({ movement }) => !leftOut.includes(movement.id)) : possible;
+  const enough = composing.minutes < TWO_SETS_FROM_MIN ? wanted : wanted.filter(isEnough);
+  const byCoach = composing.shelf.filter(({ id }) => leftOut.includes(id) && !excluded.some(({ movementId }) => movementId === id));
+  return {
+    candidates: enough.map((each) => candidateFor(each, composing.goal)),
+    excluded: [...excluded, ...byCoach.map(({ id, name }) => ({ movementId: id, why: say`${name}: left out by you.` }))],
+  };
 }
 
 /** What trains comes in two sets at least, where its dose goes so far; of what a set is usual, and of a piece of a day, one will do. */

@@ -9,7 +9,7 @@ export interface GiveUp {
 }
 
 /** Nobody gives up what keeps hands sound: what is locked goes first. */
-const KEPT: readonly Row['rule'][] = [...FIXED_RULES, 'hard-spacing', 'range-unprepared', 'stretch-before-strength'];
+const KEPT: readonly Row['rule'][] = [...FIXED_RULES, 'hard-spacing', 'light-day', 'range-unprepared', 'stretch-before-strength'];
 /** What giving up a little of a rule costs: what a method would have goes before minutes, and minutes before what was locked. */
 const DEAR: Partial<Record<Row['rule'], number>> = { 'session-dose': 30, locked: 8, minutes: 5 };
 const USUAL_COST = 3;

@@ -1,5 +1,5 @@
 import { WORTH_COMPARING } from '../effort/balance.js';
-import { HARD_FROM, SPACED_GROUPS } from '../effort/past.js';
+import { HARD_FROM } from '../effort/past.js';
 import { hoursSinceHard } from '../rules/checks/hard-spacing.js';
 import { STRETCH_BEFORE_MAX_S } from '../rules/checks/stretch-before-strength.js';
 import { weekRooms } from '../rules/checks/weekly-growth.js';
@@ -45,10 +45,11 @@ export function loadRows(programme: ProgrammeWriter): void {
     // A week that is over already is over whatever is added.
     if (most > week) programme.limit('weekly-growth', doses([group]), { max: (most - week) * (1 - MARGIN) }, group);
   }
-  for (const group of SPACED_GROUPS) {
-    if (hoursSinceHard(composing, group) >= method.hardSpacingH) continue;
+  for (const group of MUSCLE_GROUPS) {
+    const isLight = composing.isLight === true;
+    if (!isLight && hoursSinceHard(composing, group) >= method.hardSpacingH) continue;
     programme.limit(
-      'hard-spacing',
+      isLight ? 'light-day' : 'hard-spacing',
       programme.sum((each) => each.hardS[group] ?? 0),
       { max: HARD_FROM.value * (1 - MARGIN) },
       group,

@@ -35,6 +35,10 @@ export interface ComposeQuestion {
   readonly pacing?: Pacing;
   /** Where nobody can be today: “no floor”. */
   readonly notAt?: readonly Place[];
+  /** Movements that the coach leaves out, for this once or for this person. */
+  readonly leftOut?: readonly string[];
+  /** Nothing in it is so hard that days are spaced by it: for a day beside a hard one. */
+  readonly isLight?: boolean;
   /** Blocks whose movements are kept where possible, at their level and dose: from a sequence that is refitted. */
   readonly keep?: readonly Block[];
   /** What is possible for them, where that was found before: by `possibleFor`, of a question that is alike in what that reads. */

@@ -10,7 +10,7 @@ import { advicesOf } from '../rules/safety/clearance.js';
 import { lastForm } from '../rules/progress/remembered.js';
 import { HANDS } from '../vocabulary/hands.js';
 import { groupedBy, itemAt } from '../vocabulary/lists.js';
-import { capital } from '../vocabulary/text.js';
+import { listed, capital } from '../vocabulary/text.js';
 import type { Candidate } from './candidate.js';
 import { Choice } from './choice.js';
 import type { Relaxed } from './linear.js';
@@ -72,7 +72,7 @@ function servedWords({ goal, minutes }: Composing, { gives }: Candidate): string
     .map((seconds, index) => ({ words: itemAt(goal.wants, index).words, share: seconds / itemAt(worths, index).targetS, seconds }))
     .filter(({ seconds }) => seconds >= 1)
     .sort((one, other) => other.share - one.share);
-  return AND.format(served.slice(0, NAMED).map(({ words }) => words));
+  return listed(served.slice(0, NAMED).map(({ words }) => words));
 }
 
 /** A sore hand begins without load. */
@@ -103,10 +103,9 @@ function keptRuleWords(broken: readonly Said[]): string[] {
   const mine = broken.filter(({ rule }) => !OF_ALL.includes(rule));
   return [...groupedBy(mine, ({ rule }) => rule)].map(([rule, said]) => {
     const abouts = [...new Set(said.flatMap(({ about }) => about ?? []))];
-    return ruleWords({ rule, ...(abouts.length > 0 && { about: AND.format(abouts) }) });
+    return ruleWords({ rule, ...(abouts.length > 0 && { about: listed(abouts) }) });
   });
 }
-const AND = new Intl.ListFormat('en', { type: 'conjunction' });
 
 function giving(composing: Composing, { gives }: Candidate): Sentence {
   const { wants } = composing.goal;

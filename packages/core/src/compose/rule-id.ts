@@ -23,6 +23,7 @@ export type RuleId =
   | 'stretch-before-strength'
   | 'weekly-growth'
   | 'hard-spacing'
+  | 'light-day'
   | 'weaker-side-more'
   | 'direction-unvisited'
   | 'corner-unvisited'

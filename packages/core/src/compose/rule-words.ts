@@ -20,6 +20,7 @@ const WORDS: Partial<Record<RuleId, (about: string) => string>> = {
   'piece-of-a-day': () => 'the number of blocks that fit',
   'session-dose': (about) => `the ${about} have had a full session’s work`,
   'weekly-growth': (about) => `the weekly load on the ${about} may not grow faster`,
+  'light-day': (about) => `the ${about} stay fresh for the next hard day`,
   'hard-spacing': (about) => `the ${about} worked hard too recently`,
   'stretch-before-strength': (about) => `at most a minute of stretching for the ${about} before strength work`,
   balance: (about) => `balance of ${about}`,

@@ -17,6 +17,14 @@ import { MUSCLE_GROUPS, type MuscleGroup, partsOf, type SideGroup } from '../voc
 
 /** From this share of the maximum tendons answer, and need their days (Bohm, Mersmann, Arampatzis 2015). */
 export const HARD_PERCENT = published('Hard work', 70, '% of maximum', 'Bohm, Mersmann, Arampatzis 2015, Sports Med Open 1:7').value;
+/** From this share of the maximum work of some length is spaced by days, whichever muscles do it. */
+export const SPACED_PERCENT = working(
+  'Hard work that is spaced by days',
+  60,
+  '% of maximum',
+  'tendons answer from 70 % on (Bohm, Mersmann, Arampatzis 2015); muscles are sore for two days from somewhat less, extensors no less than flexors',
+  [55, 70],
+).value;
 /** So long at such an effort, all sets of a session together, asks for days before the next. */
 export const HARD_FROM = working(
   'Hard work that is spaced',
@@ -33,17 +41,14 @@ function secondsAbove({ startMs, endMs, effort, charged }: EffortSpan, share: nu
   return charged >= share ? seconds : seconds * (1 - (2 / Math.PI) * Math.asin(share / Math.min(1, effort)));
 }
 
-/** Seconds for which a group works hard. */
+/** Seconds for which a group works so hard that days are spaced by it. */
 export const hardSeconds = (spans: readonly EffortSpan[]): number =>
-  spans.reduce((sum, span) => sum + secondsAbove(span, HARD_PERCENT / 100), 0);
+  spans.reduce((sum, span) => sum + secondsAbove(span, SPACED_PERCENT / 100), 0);
 
 /** Groups that a session works so hard, and for so long, that the next such session is spaced. */
 export function hardGroups({ spans }: Pick<EffortTimeline, 'spans'>): SideGroup[] {
   return [...spans].filter(([, list]) => hardSeconds(list) >= HARD_FROM.value).map(([key]) => key);
 }
-
-/** Groups whose hard work is spaced. */
-export const SPACED_GROUPS: readonly MuscleGroup[] = ['finger flexors', 'wrist flexors'];
 
 /** When a session is, and what it asks of muscles: what weeks are judged by, whether it was carried out or is planned. */
 export interface PastLoad {
@@ -53,7 +58,7 @@ export interface PastLoad {
   /** The studio’s calendar day that it began on, found where it was stored. */
   readonly onDay: string;
   readonly doses: Partial<Record<SideGroup, number>>;
-  /** Groups that worked at or above `HARD_PERCENT` for long enough to be spaced. */
+  /** Groups that worked at or above `SPACED_PERCENT` for long enough to be spaced. */
   readonly hard: readonly SideGroup[];
 }
 

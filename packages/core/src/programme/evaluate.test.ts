@@ -20,7 +20,7 @@ describe('hard days', () => {
     const programme = programmeOf(on('0/1 hard', '0/2 hard', '0/5 hard'));
     const [said] = saidBy('spacing', programme);
     expect(sentenceText(said!.text)).toBe(
-      'Finger flexors work long at 70 % or more on 8 Jun 2026 and again on 9 Jun 2026. This method leaves 48 h between.',
+      'Finger flexors work for half a minute or longer at 60 % or more on 8 Jun 2026 and again on 9 Jun 2026. This method leaves 48 h between.',
     );
     const after = mended('spacing', programme);
     expect(after.sessions.map((session) => session.day)).toEqual([day(0, 1), day(0, 3), day(0, 5)]);

@@ -1,18 +1,9 @@
-import {
-  AWAY_KINDS,
-  type Away,
-  mondayOf,
-  type PlannedDay,
-  type Programme,
-  PROGRAMME_LIMITS,
-  type ProgrammeWeek,
-  usualWeek,
-  weekIndexOf,
-} from '../model/programme.js';
+import { AWAY_KINDS, type Away, mondayOf, type PlannedDay, type Programme, PROGRAMME_LIMITS, weekIndexOf } from '../model/programme.js';
 import type { Fault } from '../vocabulary/fault.js';
 import { SEQUENCE_LIMITS } from '../model/sequence.js';
 import { addDays, weekdayOf, WEEKDAYS } from '../vocabulary/days.js';
-import { isNearEvent, weekToward } from './toward-event.js';
+import { isNearEvent } from './toward-event.js';
+import { weeksOf } from './weeks-of.js';
 
 /** How a method’s weeks begin: working choices that a coach changes on the calendar. */
 export interface StartingPoint {
@@ -40,6 +31,8 @@ export interface ScheduleWish extends Omit<StartingPoint, 'words'> {
 
 /** Plans of a new programme, by what they are for. */
 export const LOADING_PLAN = 'loading';
+/** Sessions for the goal that are not hard: for loading days that lie too near a hard one. */
+export const LIGHTER_PLAN = 'lighter';
 /** Short sessions that only move and stretch. */
 export const EASY_PLAN = 'easy';
 
@@ -97,35 +90,50 @@ function choose(of: readonly number[], count: number): number[][] {
   return of.flatMap((first, index) => choose(of.slice(index + 1), count - 1).map((rest) => [first, ...rest]));
 }
 
-/** Weeks of a programme: building, every so manieth easier, those that lead to an event a taper. */
-export function weeksOf({
-  weeks,
-  easierEvery,
-  event,
-  fromDay,
-}: Pick<ScheduleWish, 'weeks' | 'easierEvery' | 'event' | 'fromDay'>): ProgrammeWeek[] {
-  const first = event ? weekToward({ fromDay }, event.day) : weeks;
-  return Array.from({ length: weeks }, (_, index): ProgrammeWeek => {
-    if (index >= first) return usualWeek('taper');
-    // The week before a taper is no easier one: two such weeks on end lose more than they rest.
-    const isEasier = easierEvery !== null && (index + 1) % easierEvery === 0 && index + 1 !== first && index !== weeks - 1;
-    return usualWeek(isEasier ? 'easier' : 'build');
-  });
+/** How the days of a schedule are filled, beside what was wished for. */
+export interface DayPlan {
+  /** Days from one hard session to the next at least; one where the sessions are not hard. */
+  readonly spacingDays: number;
+  /** Whether there is a lighter session for loading days that lie nearer. */
+  readonly hasLighter: boolean;
+}
+
+/** Of the loading weekdays those that are far enough apart for hard sessions, around the week; the others take a lighter one. */
+export function hardWeekdays({ weekdays, loadingDays }: Pick<ScheduleWish, 'weekdays' | 'loadingDays'>, spacingDays: number): number[] {
+  const loading = apart(weekdays, loadingDays);
+  for (let count = loading.length; count > 1; count--) {
+    const some = apart(loading, count);
+    const gaps = some.map((day, index) => (some[index + 1] ?? (some[0] ?? 0) + WEEKDAYS.length) - day);
+    if (Math.min(...gaps) >= spacingDays) return some;
+  }
+  return loading.slice(0, 1);
 }
 
 /** Sessions on their days: what loads as far apart as the weekdays allow, what is easy between, nothing on days without training, nothing that loads right before an event. */
-export function scheduled(wish: ScheduleWish): Pick<Programme, 'weeks' | 'sessions'> {
-  const { fromDay, weekdays, loadingDays, easyMin, event, away = [] } = wish;
+export function scheduled(
+  wish: ScheduleWish,
+  { spacingDays, hasLighter }: DayPlan = { spacingDays: 1, hasLighter: false },
+): Pick<Programme, 'weeks' | 'sessions'> {
+  const { fromDay, weekdays, loadingDays, easyMin, event } = wish;
   const weeks = weeksOf(wish);
-  const loading = apart(weekdays, loadingDays);
+  const [loading, hard] = [apart(weekdays, loadingDays), hardWeekdays(wish, spacingDays)];
+  const easy = easyMin === null ? null : EASY_PLAN;
+  const planOn = (day: string, weekday: number): string | null => {
+    if (!loading.includes(weekday) || isNearEvent(event, day)) return easy;
+    return hard.includes(weekday) ? LOADING_PLAN : hasLighter ? LIGHTER_PLAN : easy;
+  };
   const sessions: PlannedDay[] = [];
   const last = event?.day ?? addDays(mondayOf(fromDay), 7 * weeks.length - 1);
   for (let day = fromDay; day <= last; day = addDays(day, 1)) {
-    const weekday = weekdayOf(day);
-    const isFree = away.some((each) => each.fromDay <= day && day <= each.toDay && !AWAY_KINDS[each.kind].trains);
-    if (isFree || !weekdays.includes(weekday) || day === event?.day) continue;
-    const planId = loading.includes(weekday) && !isNearEvent(event, day) ? LOADING_PLAN : easyMin === null ? null : EASY_PLAN;
+    if (!isAvailable(wish, day)) continue;
+    const planId = planOn(day, weekdayOf(day));
     if (planId !== null) sessions.push({ id: `s${sessions.length + 1}`, day, planId });
   }
   return { weeks, sessions };
 }
+
+/** Whether somebody trains on a day: it is a weekday with time, not away and not the event’s own. */
+export const isAvailable = ({ weekdays, away = [], event }: Pick<ScheduleWish, 'weekdays' | 'away' | 'event'>, day: string): boolean =>
+  weekdays.includes(weekdayOf(day)) &&
+  day !== event?.day &&
+  !away.some((each) => each.fromDay <= day && day <= each.toDay && !AWAY_KINDS[each.kind].trains);

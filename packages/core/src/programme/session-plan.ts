@@ -87,7 +87,7 @@ export function sequencesOn(
     return grownPlan(changed, [percent, ...steps, ...movements], () => ({
       ...changed,
       blocks: changed.blocks.map((block, index) => {
-        const mine = [itemAt(steps, index), percent, movements[index]] as const;
+        const mine = [itemAt(steps, index), percent, upFrom(index), movements[index]] as const;
         return grownBlock(block, mine, () => madeAnew(block, ...mine));
       }),
     }));
@@ -138,9 +138,13 @@ const changedPlan = rememberer<Sequence>();
 const grownPlan = rememberer<Sequence>();
 const grownBlock = rememberer<Block>();
 
-function madeAnew(block: Block, steps: number, percent: number, movement: Movement | undefined): Block {
+const GOLDEN = 0.618;
+/** Where a block’s repetitions are rounded up: each elsewhere, so that weeks grow by a repetition here and there and not by one of everything. */
+const upFrom = (index: number): number => (1 + index * GOLDEN) % 1 || 1;
+
+function madeAnew(block: Block, steps: number, percent: number, roundedUpFrom: number, movement: Movement | undefined): Block {
   const risen = steps === 0 || block.phase === 'settle' ? block.dose : grown(block, steps, movement);
-  const dose = WORK.includes(block.phase) ? inAmount(risen, percent) : risen;
+  const dose = WORK.includes(block.phase) ? inAmount(risen, percent, roundedUpFrom) : risen;
   return dose === block.dose ? block : inAnotherAmount(block, dose);
 }
 

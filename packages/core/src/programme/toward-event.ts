@@ -6,6 +6,11 @@ export const HARD_CLEAR_DAYS = 3;
 /** What loads at all ends so many days before an event. */
 export const LOADING_CLEAR_DAYS = 1;
 
+/** What a taper holds of the fullest week’s load, and between what it should lie (Bosquet et al. 2007: 41–60 % less is best). */
+export const TAPER_SHARE = 0.5;
+/** Less loses more than it rests, more is none. */
+export const TAPER_BAND = [0.4, 0.6] as const;
+
 /** An event on one of the first so many days of a week is led to by the week before. */
 const EARLY_DAYS = 3;
 

@@ -7,6 +7,10 @@ export const lowered = (text: string) => text.charAt(0).toLowerCase() + text.sli
 /** How many of something. @param many where an s would not do @example counted(1, 'block') → '1 block' */
 export const counted = (count: number, noun: string, many = `${noun}s`) => `${count} ${count === 1 ? noun : many}`;
 
+const AND = new Intl.ListFormat('en', { type: 'conjunction' });
+/** Names in a row. @example listed(['a', 'b', 'c']) → 'a, b, and c' */
+export const listed = (names: readonly string[]): string => AND.format(names);
+
 const [FNV_START, FNV_PRIME] = [0x811c9dc5, 0x01000193];
 /** Eight characters that stand for a long text: the same for the same text (FNV-1a, 32 bits). */
 export function shortHash(text: string): string {

@@ -1,7 +1,7 @@
 import { quantity, say } from '../../vocabulary/sentence.js';
 import { roomsFor, type WeekDoses, weeklyGrowth, type WeekRoom } from '../../rules/checks/weekly-growth.js';
 import { PROGRAMME_LIMITS } from '../../model/programme.js';
-import { dosesBetween, isAhead, type WeekView } from '../seen.js';
+import { dosesBetween, inWholeWeek, isAhead, type WeekView } from '../seen.js';
 import type { ProgrammeRule } from '../finding.js';
 import { addDays } from '../../vocabulary/days.js';
 
@@ -18,8 +18,10 @@ export const growth: ProgrammeRule = {
       if (!last) return [];
       const weekDoses = (weeksBack: number): WeekDoses => {
         const monday = addDays(week.monday, -7 * weeksBack);
-        const doses = view.weeks[week.index - weeksBack]?.doses ?? dosesBetween(view.course, monday, addDays(monday, 6));
-        return (group) => doses[group] ?? 0;
+        const at = week.index - weeksBack;
+        const doses = view.weeks[at]?.doses ?? dosesBetween(view.course, monday, addDays(monday, 6));
+        const whole = inWholeWeek(view.programme, at, doses);
+        return (group) => whole[group] ?? 0;
       };
       const over = roomsFor(weekDoses(0), [1, 2, 3].map(weekDoses), view.method)
         .filter(({ most, week: now }) => now > most)
@@ -27,7 +29,7 @@ export const growth: ProgrammeRule = {
       const worst = over[0];
       if (!worst) return [];
       const percent = Math.round(100 * (worst.week / worst.usual - 1));
-      const text = say`The week’s load on the ${worst.group} is ${quantity(percent, '%')} above the average of the three before. The cap is ${quantity(view.method.weeklyGrowthPercent, '%')}.`;
+      const text = say`The week’s load on the ${worst.group} is ${quantity(percent, '%')} above what the three weeks before usually held. The cap is ${quantity(view.method.weeklyGrowthPercent, '%')}.`;
       const amountPercent = Math.min(...over.map((room) => lesserAmount(week, room)));
       const fix =
         amountPercent < week.amountPercent

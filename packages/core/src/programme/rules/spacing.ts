@@ -1,16 +1,16 @@
 import { quantity, say } from '../../vocabulary/sentence.js';
-import { HARD_PERCENT, type PastLoad, SPACED_GROUPS } from '../../effort/past.js';
+import { type PastLoad, SPACED_PERCENT } from '../../effort/past.js';
 import { hardSpacing, hoursSinceHard } from '../../rules/checks/hard-spacing.js';
 import { dayWords, hoursBetween } from '../../vocabulary/days.js';
 import { type MuscleGroup, partsOf } from '../../vocabulary/muscles.js';
-import { capital } from '../../vocabulary/text.js';
+import { capital, listed } from '../../vocabulary/text.js';
 import { isAhead, loadOn, noonOf, type PlannedSession, type ProgrammeContext } from '../seen.js';
 import type { ProgrammeRule } from '../finding.js';
 import { movedOrOut } from './free-day.js';
 
 const isHardFor = ({ hard }: Pick<PastLoad, 'hard'>, group: MuscleGroup) => hard.some((key) => partsOf(key).group === group);
 
-/** Hard sessions of the same fingers or wrists on days too near. */
+/** Hard sessions of the same muscles on days too near. */
 export const spacing: ProgrammeRule = {
   id: 'spacing',
   title: 'Hard days too close together',
@@ -21,18 +21,18 @@ export const spacing: ProgrammeRule = {
     const course = hardCourse(view);
     return view.sessions.filter(isAhead).flatMap((session) => {
       const { day, load } = session;
-      const mine = load ? SPACED_GROUPS.filter((group) => isHardFor(load, group)) : [];
-      if (mine.length === 0) return [];
+      if (!load || load.hard.length === 0) return [];
+      const mine = [...new Set(load.hard.map((key) => partsOf(key).group))];
       // Of two planned on one day the first is listed before the second.
       const at = course.findIndex((each) => each.session === session);
       const before = course.slice(0, at);
       const others = [...before, ...course.slice(at + 1)];
-      const group = mine.find((each) => hoursBefore(before, day, each) < view.method.hardSpacingH);
+      const again = mine.filter((group) => hoursBefore(before, day, group) < view.method.hardSpacingH);
+      const [group] = again;
       if (!group) return [];
-      const last = before.findLast((each) => isHardFor(each, group));
-      const on = last?.onDay ?? '';
+      const on = before.findLast((each) => isHardFor(each, group))?.onDay ?? '';
       const when = on === day ? 'twice on one day' : `on ${dayWords(on)} and again on ${dayWords(day)}`;
-      const text = say`${capital(group)} work long at ${quantity(HARD_PERCENT, '%')} or more ${when}. This method leaves ${quantity(view.method.hardSpacingH, 'h')} between.`;
+      const text = say`${capital(listed(again))} work for half a minute or longer at ${quantity(SPACED_PERCENT, '%')} or more ${when}. This method leaves ${quantity(view.method.hardSpacingH, 'h')} between.`;
       const suits = (to: string) =>
         mine.every((each) => [hoursBefore, hoursAfter].every((hours) => hours(others, to, each) >= view.method.hardSpacingH));
       return [{ day, sessionIds: [session.id], text, fix: movedOrOut(view, session, suits) }];
@@ -46,9 +46,7 @@ function hardCourse({ past, sessions }: ProgrammeContext): (PastLoad & { readonl
   const ahead = sessions
     .filter(isAhead)
     .flatMap((session) => (session.load ? [{ ...loadOn({ ...session.load, day: session.day }), session }] : []));
-  return [...done, ...ahead]
-    .filter((load) => SPACED_GROUPS.some((group) => isHardFor(load, group)))
-    .sort((a, b) => a.startedAt.localeCompare(b.startedAt));
+  return [...done, ...ahead].filter(({ hard }) => hard.length > 0).sort((a, b) => a.startedAt.localeCompare(b.startedAt));
 }
 
 const hoursBefore = (course: readonly PastLoad[], day: string, group: MuscleGroup) =>

@@ -7,7 +7,7 @@ import { standingOf } from '../../rules/progress/level-standing.js';
 import { adviseOnMorning } from '../../rules/reports/morning.js';
 import type { MorningScores } from '../../rules/reports/morning.js';
 import type { WorkDone } from '../../rules/progress/work-done.js';
-import { amountOf, workOf } from '../../model/dose.js';
+import { amountOf, setCount, workOf, worksOf } from '../../model/dose.js';
 import { addDays } from '../../vocabulary/days.js';
 import { itemAt } from '../../vocabulary/lists.js';
 import { drawnAthlete } from './athlete.js';
@@ -106,8 +106,9 @@ type Dosed = Omit<Prescribed, 'level'>;
 
 function inWeek(level: SimulatedLevel, dose: Dosed, isEasier: boolean): Dosed {
   if (!isEasier) return dose;
-  const { sets, work } = inAmount({ ...level.dose, sets: dose.sets, work: workOf(level.dose.work.kind, dose.amount) }, EASIER_PERCENT);
-  return { ...dose, sets, amount: amountOf(work) };
+  const eased = inAmount({ ...level.dose, sets: dose.sets, work: workOf(level.dose.work.kind, dose.amount) }, EASIER_PERCENT);
+  // Where sets differ they are counted as the shortest.
+  return { ...dose, sets: setCount(eased), amount: Math.min(...worksOf(eased).map(amountOf)) };
 }
 
 /** What a step makes of a level and its dose, as an accepted suggestion would. */

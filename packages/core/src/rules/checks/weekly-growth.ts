@@ -3,15 +3,23 @@ import { dosesWithin, ofBothHands, type PastLoad } from '../../effort/past.js';
 import type { SessionView } from '../../effort/session-view.js';
 import type { Method } from '../../model/method.js';
 import type { Check } from './finding.js';
+import { working } from '../../vocabulary/constant.js';
 import { type MuscleGroup, MUSCLE_GROUPS } from '../../vocabulary/muscles.js';
 
 /** A week's growth is judged where a usual week holds at least this dose. Working value. */
 const WORTH_A_WEEK = 0.2;
+const ALWAYS_ALLOWED = working(
+  'Weekly growth that is always allowed',
+  0.3,
+  'holds to failure a week, both hands',
+  'a repetition more in each session: doses are whole, and of little it is more than any percentage',
+  [0.2, 0.5],
+).value;
 
 /** What a week holds of a group already, and what it may hold. */
 export interface WeekRoom {
   readonly group: MuscleGroup;
-  /** Mean of those of the last three weeks before it in which the group was worked. */
+  /** Mean of those of the last three weeks before it in which the group was worked, without one that was much easier than the others. */
   readonly usual: number;
   readonly week: number;
   readonly most: number;
@@ -42,12 +50,23 @@ export function roomsFor(
   return MUSCLE_GROUPS.flatMap((group) => {
     // Weeks without it say nothing of what is usual: who begins, or was away, has fewer than three.
     const weeks = before.map((doses) => doses(group)).filter((dose) => dose > 0);
-    const usual = weeks.reduce((sum, each) => sum + each, 0) / Math.max(1, weeks.length);
+    const usual = usualOf(weeks);
     // What one of the three held is no growth: after an easier week the week goes on from where it was.
-    const most = Math.max(usual * (1 + weeklyGrowthPercent / 100), ...weeks);
+    const most = Math.max(usual * (1 + weeklyGrowthPercent / 100), usual + ALWAYS_ALLOWED, ...weeks);
     return usual >= WORTH_A_WEEK ? [{ group, usual, week: week(group), most }] : [];
   });
 }
+
+/** An easier week among others says nothing of what is usual. */
+const EASIER = 0.7;
+
+function usualOf(weeks: readonly number[]): number {
+  const [least = 0, ...others] = weeks.toSorted((a, b) => a - b);
+  const ofOthers = others.length > 0 ? mean(others) : least;
+  return others.length > 1 && least < EASIER * ofOthers ? ofOthers : mean([least, ...others]);
+}
+
+const mean = (values: readonly number[]) => values.reduce((sum, each) => sum + each, 0) / values.length;
 
 /** Finds weeks that grow faster than tissue follows. */
 export const weeklyGrowth: Check = {
@@ -63,7 +82,7 @@ export const weeklyGrowth: Check = {
       .sort((a, b) => b.now / b.usual - a.now / a.usual)[0];
     if (!worst) return [];
     const percent = Math.round(100 * (worst.now / worst.usual - 1));
-    const text = say`With this session, the week’s load on the ${worst.group} is ${quantity(percent, '%')} above the average of the last three. The cap is ${quantity(view.method.weeklyGrowthPercent, '%')}.`;
+    const text = say`With this session, the week’s load on the ${worst.group} is ${quantity(percent, '%')} above what the last three weeks usually held. The cap is ${quantity(view.method.weeklyGrowthPercent, '%')}.`;
     return [{ blockIds: [], text }];
   },
 };

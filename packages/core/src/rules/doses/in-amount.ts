@@ -1,20 +1,39 @@
-import { amountLimit, amountOf, type Dose, DOSE_LIMITS, withAmounts, workOf } from '../../model/dose.js';
+import {
+  amountLimit,
+  amountOf,
+  type Dose,
+  DOSE_LIMITS,
+  type SetGroup,
+  withAmount,
+  withAmounts,
+  withSetGroups,
+  workOf,
+} from '../../model/dose.js';
+import type { WorkKind } from '../../vocabulary/work.js';
 
 /** So near to the wanted amount is near enough to have fewer sets. */
 const NEAR = 0.1;
 
+/** What is counted one by one. */
+const COUNTED: readonly WorkKind[] = ['repetitions', 'breaths'];
+const HALF = 0.5;
+
 /**
- * A dose of another amount: fewer sets where that comes near, else less in each; never its effort: easier weeks are shorter and no lighter, so that what
- * was gained stays (Bosquet et al. 2007, Med Sci Sports Exerc 39:1358–65, on volume and intensity of a taper).
+ * A dose of another amount: fewer sets where that comes near, else less in each, where need be one repetition less in the later sets; never its effort: easier
+ * weeks are shorter and no lighter, so that what was gained stays (Bosquet et al. 2007, Med Sci Sports Exerc 39:1358–65, on volume and intensity of a taper).
+ * @param upFrom the part of a repetition from which on it is a whole one: blocks that differ in it do not all grow in the same week
  * @example printSets(inAmount(parseDose('3x10'), 60)) → '2x9'
  */
-export function inAmount(dose: Dose, percent: number): Dose {
+export function inAmount(dose: Dose, percent: number, upFrom = HALF): Dose {
   if (percent === 100) return dose;
   const share = percent / 100;
   if (dose.then) return withAmounts(dose, (now) => now * share);
   const each = amountOf(dose.work);
   const wanted = each * dose.sets * share;
   const { min } = amountLimit(dose.work.kind);
+  if (share < 1 && COUNTED.includes(dose.work.kind) && !dose.work.open) {
+    return inUnequalSets(dose, Math.max(min, Math.floor(wanted + 1 - upFrom)), each);
+  }
   const counts = Array.from({ length: Math.max(dose.sets, Math.round(dose.sets * share)) }, (_, less) => less + 1);
   // Sets of an easier week are no longer ones.
   const choices = counts.map((sets) => {
@@ -25,4 +44,14 @@ export function inAmount(dose: Dose, percent: number): Dose {
   const nearest = [...inReach].sort((a, b) => a.off - b.off)[0];
   const { sets, amount } = inReach.find(({ off }) => off <= NEAR) ?? nearest ?? { sets: dose.sets, amount: each };
   return { ...dose, sets: Math.min(sets, DOSE_LIMITS.sets.max), work: workOf(dose.work.kind, amount, dose.work.open) };
+}
+
+/** So much altogether in as few sets as hold it: the first ones have one more than the others. */
+function inUnequalSets(dose: Dose, total: number, each: number): Dose {
+  const sets = Math.ceil(total / each);
+  const less = Math.floor(total / sets);
+  const longer = total - sets * less;
+  const group = (count: number, amount: number): SetGroup => ({ sets: count, work: withAmount(dose.work, amount) });
+  if (longer === 0) return withSetGroups(dose, [group(sets, less)]);
+  return withSetGroups(dose, [group(longer, less + 1), group(sets - longer, less)]);
 }

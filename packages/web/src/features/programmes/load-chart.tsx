@@ -1,4 +1,4 @@
-import { type LoadPoint, loadedGroups, loadLine, type MuscleGroup, type ProgrammeView, SPACED_GROUPS } from '@clay-pot/core';
+import { type LoadPoint, loadedGroups, loadLine, type MuscleGroup, type ProgrammeView } from '@clay-pot/core';
 import { useMemo, useState } from 'react';
 import { Area, Bar, CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { SelectField } from '../../ui/field.js';
@@ -19,9 +19,8 @@ const inWords = (time: number) => dayText(new Date(time)).slice(4);
 /** How a muscle group’s load runs over the weeks, in the band of what goes on as before. */
 export default function LoadChart({ view, before }: Props) {
   const groups = loadedGroups(view);
-  const usual = SPACED_GROUPS.find((each) => groups.includes(each)) ?? groups[0];
   const [action, setAsked] = useState<MuscleGroup | null>(null);
-  const group = action && groups.includes(action) ? action : usual;
+  const group = action && groups.includes(action) ? action : groups[0];
   const line = useMemo(() => (group ? loadLine(view, group) : []), [view, group]);
   const as = useMemo(() => (group && before ? loadLine(before, group) : []), [before, group]);
   if (!group) return <Empty>No muscle group is loaded yet.</Empty>;

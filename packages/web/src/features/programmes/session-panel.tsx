@@ -1,5 +1,5 @@
 import { doseText } from '../../domain/movement/dose-text.js';
-import { dayWords, HARD_PERCENT, isAhead, minutesText, partsOf, planOf, type PlannedSession, type ProgrammeView } from '@clay-pot/core';
+import { dayWords, isAhead, listed, minutesText, partsOf, planOf, type PlannedSession, type ProgrammeView, SPACED_PERCENT } from '@clay-pot/core';
 import { Link } from 'react-router';
 import { leadPath } from '../../domain/sequence/lead-path.js';
 import { movementById } from '../../store/library.js';
@@ -35,7 +35,7 @@ export function SessionPanel({
         <p>
           {load ? minutesText(load.durationMs) : ''}
           {week && week.amountPercent !== 100 && load?.isLoading ? `; ${week.amountPercent} % of the load this week` : ''}
-          {hard.length > 0 ? `; ${hard.join(' and ')} at high effort, ${HARD_PERCENT} % and more` : ''}.
+          {hard.length > 0 ? `; ${listed(hard)} at ${SPACED_PERCENT} % of the maximum or more` : ''}.
         </p>
         {isAhead(session) && (
           <div className="flex flex-wrap gap-1">
