@@ -44,6 +44,7 @@ const question = {
   programme,
   sequences,
   lookup: shippedMovement,
+  shelf: LIBRARY,
   person,
   method: METHODS['floor-loading'],
   athlete: { cautions: [], equipment: EQUIPMENT },

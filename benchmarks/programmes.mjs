@@ -64,7 +64,7 @@ for (const [who, person] of Object.entries(PEOPLE)) {
       const lighter = isLighter ? composed(light) : null;
       const sequences = new Map([[LOADING_PLAN, loading], ...(lighter ? [[LIGHTER_PLAN, lighter]] : []), ...(easy ? [[EASY_PLAN, easy]] : [])]);
       const plans = [...sequences.keys()].map((id, index) => ({ id, sequenceId: `00000000-0000-4000-8000-00000000000${index}` }));
-      const context = { sequences, lookup, person: whose, method, athlete: asked.athlete, past, done: [], today };
+      const context = { sequences, lookup, shelf: asked.shelf, person: whose, method, athlete: asked.athlete, past, done: [], today };
       const started = performance.now();
       const programme = newProgramme({ head: { title: goal.name, goalId: goal.id, methodId: method.id, plans }, wish, ...context });
       const ms = performance.now() - started;

@@ -13,6 +13,7 @@ import {
   SEQUENCE,
   SEQUENCE_LIMITS,
   type Sequence,
+  text,
 } from '@clay-pot/core';
 import { GOAL_NAMES } from '@clay-pot/core/library';
 import { PersonInput } from './mechanics.js';
@@ -21,6 +22,9 @@ import { IsDocument } from './validation/is-document.js';
 import { OptionalField } from './validation/optional-field.js';
 
 export type { ComposeAnswer, ComposeWork, SwapAnswer } from '@clay-pot/core/answers';
+
+/** So many movements are left out at most. */
+const MOST_LEFT_OUT = 200;
 
 /** For whom and for what something is composed. */
 class Wanted extends PersonInput {
@@ -40,6 +44,14 @@ class Wanted extends PersonInput {
   @OptionalField()
   @IsDocument(list(oneOf(PLACES, 'Place'), { max: PLACES.length, unique: true }))
   readonly notAt?: readonly Place[];
+  /** Movements that are left out, for this once. */
+  @OptionalField()
+  @IsDocument(list(text(BLOCK_LIMITS.nameLength, 1), { max: MOST_LEFT_OUT, unique: true }))
+  readonly leftOut?: readonly string[];
+  /** A light day: nothing in it is so hard that days are spaced by it. */
+  @OptionalField()
+  @IsYesNo()
+  readonly isLight?: boolean;
   /** Blocks that stay as they are, and the rounds that they are taken in. */
   @OptionalField()
   @IsDocument(list(BLOCK, { max: SEQUENCE_LIMITS.blocks }))

@@ -65,7 +65,16 @@ function possibleIn(work: ComposeWork, question: ComposeQuestion): PossibleShelf
 
 /** The parts of a question that change its answer: the goal without its setting, the minutes, and the fixed blocks. */
 const keyOf = (work: ComposeWork, { goal: { places } }: ComposeQuestion): string =>
-  JSON.stringify({ ...work, goalId: places, minutes: null, locked: null, rounds: null, now: hourOf(work.now) });
+  JSON.stringify({
+    ...work,
+    goalId: places,
+    minutes: null,
+    locked: null,
+    rounds: null,
+    leftOut: null,
+    isLight: null,
+    now: hourOf(work.now),
+  });
 
 /** The hour that an instant lies in, like 2026-11-01T10. */
 const hourOf = (instant: string): string => instant.slice(0, 'YYYY-MM-DDTHH'.length);

@@ -8,7 +8,7 @@ import { evaluateProgramme, type ProgrammeView } from '../programme/evaluate.js'
 import type { ProgrammeFinding } from '../programme/finding.js';
 import type { ProgrammeQuestion } from '../programme/seen.js';
 import type { MuscleGroup, SideGroup } from '../vocabulary/muscles.js';
-import { shippedMovement } from '../library/index.js';
+import { LIBRARY, shippedMovement } from '../library/index.js';
 
 /** What a session of a programme comes to. */
 export interface EvaluatedSession {
@@ -55,7 +55,7 @@ export interface EvaluateWork {
 export function answerEvaluate({ own, sequences, ...work }: EvaluateWork): EvaluateAnswer {
   const byId = new Map(own.map((movement) => [movement.id, movement]));
   const lookup = (id: string) => byId.get(id) ?? shippedMovement(id);
-  return answerOf(evaluateProgramme({ ...work, sequences: new Map(sequences), lookup }));
+  return answerOf(evaluateProgramme({ ...work, sequences: new Map(sequences), lookup, shelf: [...LIBRARY, ...own] }));
 }
 
 function answerOf({ weeks, findings }: ProgrammeView): EvaluateAnswer {

@@ -4,11 +4,11 @@ import type { METHODS } from './methods.js';
 /** How the weeks of each shipped method begin. Working choices, from how its schools train: a coach moves and changes what comes of them. */
 export const STARTING_POINTS: Readonly<Record<keyof typeof METHODS, StartingPoint>> = {
   'daily-range': {
-    words: 'Something every day: ten easy minutes, and on two days a little load for the goal.',
+    words: 'Something every day: ten easy minutes, and on two days a little load for the goal. A deload every fifth week.',
     loadingDays: 2,
     loadingMin: 20,
     easyMin: 10,
-    easierEvery: null,
+    easierEvery: 5,
   },
   'floor-loading': {
     words: 'Three sessions with weight on the hands, easy range in between, a deload every fourth week.',
@@ -25,11 +25,12 @@ export const STARTING_POINTS: Readonly<Record<keyof typeof METHODS, StartingPoin
     easierEvery: 4,
   },
   'careful-return': {
-    words: 'A quarter of an hour at low effort every second day, easy movement in between. Progress follows the gates, not the calendar.',
+    words:
+      'A quarter of an hour at low effort every second day, easy movement in between. Progress follows the gates, not the calendar; a deload every fourth week.',
     loadingDays: 3,
     loadingMin: 15,
     easyMin: 10,
-    easierEvery: null,
+    easierEvery: 4,
   },
   'woven-into-practice': {
     words: 'A quarter of an hour inside each of four classes, a deload every fourth week.',

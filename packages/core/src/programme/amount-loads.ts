@@ -9,13 +9,16 @@ import { type PlanSequences, sequencesOn } from './session-plan.js';
 /** What a session of a plan comes to in a week of an amount. */
 export type AmountLoads = (session: PlannedDay, percent: number) => SessionLoad | null;
 
+/** A new programme’s plans do not grow by themselves yet. */
+const ANY_METHOD = { daysPerStep: 0 };
+
 /** Computes sessions in weeks of any amount. @throws SequenceError when a plan is not sound */
 export function amountLoads(
   programme: Programme,
   { sequences, lookup, person }: { readonly sequences: PlanSequences; readonly lookup: MovementLookup; readonly person: Person },
 ): AmountLoads {
   let percent = 100;
-  const sequenceOf = sequencesOn(programme, lookup, { cautions: [], percentOn: () => percent });
+  const sequenceOf = sequencesOn(programme, lookup, { cautions: [], method: ANY_METHOD, percentOn: () => percent });
   return (session, of) => {
     const plan = sequences.get(session.planId);
     percent = of;

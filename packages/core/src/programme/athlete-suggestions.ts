@@ -3,7 +3,6 @@ import { viewOf } from '../effort/session-view.js';
 import { atOdds } from '../mechanics/belief.js';
 import type { Person } from '../mechanics/capacity.js';
 import type { RecordedCaution } from '../model/athlete.js';
-import type { Method } from '../model/method.js';
 import type { Movement, MovementLookup } from '../model/movement.js';
 import { type Suggestion, suggestionsOf } from '../rules/suggestions/index.js';
 import type { SuggestionSession, ComingPlan } from '../rules/suggestions/question.js';
@@ -13,7 +12,7 @@ import type { Sequence } from '../model/sequence.js';
 import { addDays } from '../vocabulary/days.js';
 import { groupedBy, lastOf } from '../vocabulary/lists.js';
 import type { Equipment } from '../vocabulary/places.js';
-import { type AssignedSequence, comingPlans, type StandingProgramme } from './coming.js';
+import { type AssignedSequence, comingPlans, type MethodOf, type StandingProgramme } from './coming.js';
 
 /** A session that is over, with all that suggestions read of it. */
 export interface ReportedSession extends LedSession, Omit<SuggestionSession, 'id'> {
@@ -33,7 +32,7 @@ export interface AthleteSuggestionsQuestion {
   readonly measuredOn: string | null;
   readonly lookup: MovementLookup;
   readonly shelf: readonly Movement[];
-  readonly methodOf: (plan: Sequence) => Method;
+  readonly methodOf: MethodOf;
   /** ISO instant, and its day in the studio. */
   readonly now: string;
   readonly today: string;
@@ -65,6 +64,7 @@ export function athleteSuggestions(question: AthleteSuggestionsQuestion): Athlet
     ledLast,
     done: sessions.map(({ sequenceId, onDay }) => ({ sequenceId, day: onDay })),
     lookup,
+    methodOf,
     cautions: athlete.cautions,
     today,
   });

@@ -5,6 +5,7 @@ import { amountOf, type Dose, withAmount } from '../model/dose.js';
 import { type Block, type Sequence, USUAL_PACING } from '../model/sequence.js';
 import { runs } from '../properties.fixture.js';
 import { person } from '../rules/checks/sessions.fixture.js';
+import type { SideGroup } from '../vocabulary/muscles.js';
 import { HANDS } from '../vocabulary/hands.js';
 import { inAnotherAmount } from './by-amount.js';
 import { sessionLoad } from './session-load.js';
@@ -35,7 +36,7 @@ test('any number of sets, of any amount, comes to what that very dose comes to',
         // A metre takes no whole milliseconds.
         expect(Math.abs(made!.durationMs - plain!.durationMs)).toBeLessThanOrEqual(2 * sets);
         expect(made!.hard).toEqual(plain!.hard);
-        for (const [key, value] of Object.entries(plain!.doses)) expect(made!.doses[key as keyof typeof made.doses]).toBeCloseTo(value, 4);
+        for (const [key, value] of Object.entries(plain!.doses)) expect(made!.doses[key as SideGroup]).toBeCloseTo(value, 4);
         for (const hand of HANDS)
           for (const [name, value] of Object.entries(plain!.hands[hand]))
             expect(Math.abs(made!.hands[hand][name as 'workS'] - value)).toBeLessThanOrEqual(0.01 + value / 1000);

@@ -1,10 +1,9 @@
-import type { RecordedCaution } from '../model/athlete.js';
 import type { MovementLookup } from '../model/movement.js';
 import { inDayOrder, type Programme } from '../model/programme.js';
 import type { Sequence } from '../model/sequence.js';
 import { compileTimeline } from '../timeline/compile-timeline.js';
 import { STOP_RULES } from '../vocabulary/stop-signs.js';
-import { type PlanSequences, planOf, sequencesOn } from './session-plan.js';
+import { type PlannedFor, type PlanSequences, planOf, sequencesOn } from './session-plan.js';
 
 /** A session as a calendar outside shows it. */
 export interface CalendarEntry {
@@ -24,9 +23,9 @@ export function calendarEntries(
   programme: Programme,
   sequences: PlanSequences,
   lookup: MovementLookup,
-  cautions: readonly RecordedCaution[],
+  planned: Pick<PlannedFor, 'cautions' | 'method'>,
 ): CalendarEntry[] {
-  const sequenceOf = sequencesOn(programme, lookup, { cautions });
+  const sequenceOf = sequencesOn(programme, lookup, planned);
   // Weeks of the same amount have the same sequences.
   const lengths = new Map<Sequence, number>();
   const lengthOf = (sequence: Sequence) => {

@@ -1,4 +1,5 @@
 import type { RecordedCaution } from '../model/athlete.js';
+import type { Method } from '../model/method.js';
 import type { MovementLookup } from '../model/movement.js';
 import { inDayOrder, type Programme } from '../model/programme.js';
 import type { Sequence } from '../model/sequence.js';
@@ -31,6 +32,9 @@ export interface AssignedSequence {
   readonly day: string;
 }
 
+/** The method of a sequence or a programme. */
+export type MethodOf = (of: Pick<Programme, 'methodId'>) => Method;
+
 /** What comes next of an athlete is found from this. */
 export interface ComingQuestion {
   readonly programmes: readonly StandingProgramme[];
@@ -40,6 +44,7 @@ export interface ComingQuestion {
   readonly ledLast: readonly LedLast[];
   readonly done: readonly DoneDay[];
   readonly lookup: MovementLookup;
+  readonly methodOf: MethodOf;
   /** As they stand today. */
   readonly cautions: readonly RecordedCaution[];
   readonly today: string;
@@ -76,10 +81,10 @@ const byItself = (sequenceId: string, sequence: Sequence, day: string | null): C
 
 function comingIn(
   { id: programmeId, programme, sequences }: StandingProgramme,
-  { done, lookup, cautions, today }: ComingQuestion,
+  { done, lookup, methodOf, cautions, today }: ComingQuestion,
 ): ComingPlan[] {
   const stateOf = matchDone(programme, done, today);
-  const sequenceOf = sequencesOn(programme, lookup, { cautions, percentOn: () => 100 });
+  const sequenceOf = sequencesOn(programme, lookup, { cautions, method: methodOf(programme), percentOn: () => 100 });
   return programme.plans.flatMap(({ id: planId, sequenceId, rise }): ComingPlan[] => {
     const plan = sequences.get(planId);
     const ahead = inDayOrder(programme.sessions).filter(

@@ -26,7 +26,7 @@ export interface ProgrammeView extends ProgrammeContext {
 export function evaluateProgramme(question: ProgrammeQuestion): ProgrammeView {
   const { programme, past, done, today } = question;
   const stateOf = matchDone(programme, done, today);
-  const sequenceOf = sequencesOn(programme, question.lookup, { cautions: question.athlete?.cautions ?? [] });
+  const sequenceOf = sequencesOn(programme, question.lookup, { cautions: question.athlete?.cautions ?? [], method: question.method });
   const sessions = inDayOrder(programme.sessions).map((session): PlannedSession => ({
     ...session,
     weekIndex: weekIndexOf(programme, session.day),
@@ -60,6 +60,10 @@ function planned(
 
 function findingsOf(view: ProgrammeContext): ProgrammeFinding[] {
   return PROGRAMME_RULES.flatMap((rule) =>
-    rule.find(view).map((found): ProgrammeFinding => ({ ...found, rule: rule.id, title: rule.title, severity: rule.severity })),
+    rule.find(view).map((found): ProgrammeFinding => ({
+      ...found,
+      ...{ rule: rule.id, title: rule.title, severity: rule.severity },
+      week: weekIndexOf(view.programme, found.day) + 1,
+    })),
   ).sort((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity) || a.day.localeCompare(b.day));
 }

@@ -34,4 +34,6 @@ export interface ProgrammeFinding extends ProgrammeObservation {
   readonly rule: string;
   readonly title: string;
   readonly severity: Severity;
+  /** Which week of the programme it is about, from 1. */
+  readonly week: number;
 }

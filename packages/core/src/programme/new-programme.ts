@@ -61,13 +61,16 @@ const used = (programme: Programme): Programme => ({
   plans: programme.plans.filter(({ id }) => programme.sessions.some(({ planId }) => planId === id)),
 });
 
-/** What a rule finds in a fresh programme is mended by its own fix, one after the other. */
+/** What a rule finds in a fresh programme is mended by its own fix, one after the other, where less is found then. */
 function mended(programme: Programme, context: Omit<ProgrammeQuestion, 'programme'>): Programme {
   let now = programme;
   for (let times = 0; times < MOST_MENDS; times++) {
-    const fix = evaluateProgramme({ ...context, programme: now }).findings.find((finding) => finding.fix)?.fix;
-    if (!fix) break;
-    now = editProgramme(now, fix.edits);
+    const { findings } = evaluateProgramme({ ...context, programme: now });
+    const next = findings
+      .flatMap(({ fix }) => (fix ? [editProgramme(now, fix.edits)] : []))
+      .find((after) => evaluateProgramme({ ...context, programme: after }).findings.length < findings.length);
+    if (!next) break;
+    now = next;
   }
   return now;
 }

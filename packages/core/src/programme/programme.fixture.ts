@@ -1,4 +1,4 @@
-import { METHODS, shippedMovement } from '../library/index.js';
+import { LIBRARY, METHODS, shippedMovement } from '../library/index.js';
 import { mondayOf, type PlannedDay, type Programme } from '../model/programme.js';
 import type { Sequence } from '../model/sequence.js';
 import { GOOD, type Line, person, write } from '../rules/checks/sessions.fixture.js';
@@ -50,6 +50,7 @@ export const question = (programme: Programme, more: Partial<ProgrammeQuestion> 
   programme,
   sequences: SEQUENCES,
   lookup: shippedMovement,
+  shelf: LIBRARY,
   person,
   method: METHODS['floor-loading'],
   athlete: { cautions: [], equipment: EQUIPMENT },

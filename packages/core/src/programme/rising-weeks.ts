@@ -2,9 +2,9 @@ import type { Method } from '../model/method.js';
 import { type PlannedDay, type Programme, PROGRAMME_LIMITS, type ProgrammeWeek, weekIndexOf } from '../model/programme.js';
 import { roomsFor, type WeekDoses } from '../rules/checks/weekly-growth.js';
 import { working } from '../vocabulary/constant.js';
-import type { GroupDoses } from '../vocabulary/muscles.js';
+import type { GroupDoses, MuscleGroup } from '../vocabulary/muscles.js';
 import { AMOUNTS, type AmountLoads, groupDoses, nearest, sumOf, workLoad } from './amount-loads.js';
-import { inWholeWeek } from './seen.js';
+import { isPartWeek } from './seen.js';
 
 const BEGINNER_PERCENT = working(
   'First week of somebody who has not trained',
@@ -55,30 +55,36 @@ export function risingWeeks({ programme, loads, method, before }: RisingQuestion
   let [built, last] = [0, 0];
   const fitted = weeks.map((week, index): ProgrammeWeek => {
     const mine = inWeek(index);
-    const amountPercent = amountOf(week, index, mine);
-    done.unshift(inWholeWeek(programme, index, dosesAt(mine, amountPercent)));
+    const amountPercent = amountOf(week, mine);
+    done.unshift(isPartWeek(programme, index) ? {} : dosesAt(mine, amountPercent));
     return { kind: week.kind, amountPercent };
   });
   return { weeks: fitted, peak: loadAt(last || 100) };
 
-  function amountOf({ kind, amountPercent }: ProgrammeWeek, index: number, mine: readonly PlannedDay[]): number {
+  function amountOf({ kind, amountPercent }: ProgrammeWeek, mine: readonly PlannedDay[]): number {
     if (kind === 'taper') return amountPercent;
     if (kind === 'easier') return nearest(AMOUNTS, EASIER_SHARE * loadAt(last), loadAt) ?? amountPercent;
     const target = first + ((100 - first) * built++) / Math.max(1, builds - 1);
-    const possible = AMOUNTS.filter((each) => each >= last && isInRoom(inWholeWeek(programme, index, dosesAt(mine, each))));
+    const groupsOver = (each: number) => tooFast(dosesAt(mine, each));
+    // What the least amount does not help is mended otherwise: by a session less.
+    const helpless = groupsOver(LEAST_AMOUNT);
+    const possible = AMOUNTS.filter((each) => each >= last && groupsOver(each).every((group) => helpless.includes(group)));
     const rising = possible.filter((each) => loadAt(each) > loadAt(last) * (1 + LEAST_RISE));
     // Where doses are too coarse for a step that is small enough, a week is as the one before.
     last = nearest(rising, target, (each) => each) ?? (last || LEAST_AMOUNT);
     return last;
   }
 
-  function isInRoom(doses: GroupDoses): boolean {
+  /** The groups that would grow faster than the method allows. */
+  function tooFast(doses: GroupDoses): MuscleGroup[] {
     const weekly = [doses, ...done.slice(0, 3)].map(
       (each): WeekDoses =>
         (group) =>
           each[group] ?? 0,
     );
-    return roomsFor(weekly[0] as WeekDoses, weekly.slice(1), method).every(({ most, week }) => week <= most);
+    return roomsFor(weekly[0] as WeekDoses, weekly.slice(1), method)
+      .filter(({ most, week }) => week > most)
+      .map(({ group }) => group);
   }
 }
 

@@ -3,8 +3,8 @@ import fc from 'fast-check';
 import { METHODS, STARTING_POINTS, shippedGoal, EASY_GOAL } from '../library/index.js';
 import { checkProgramme } from '../model/programme.js';
 import { addDays, daysBetween, weekdayOf } from '../vocabulary/days.js';
-import { day, MONDAY, programmeOf, saidBy, SEQUENCES } from './programme.fixture.js';
-import { apart, checkWish, EASY_PLAN, LOADING_PLAN, scheduled, type ScheduleWish, weeksUntil } from './schedule.js';
+import { day, MONDAY, programmeOf } from './programme.fixture.js';
+import { apart, checkWish, EASY_PLAN, hardWeekdays, LOADING_PLAN, scheduled, type ScheduleWish, weeksUntil } from './schedule.js';
 
 const EVERY_DAY = [1, 2, 3, 4, 5, 6, 7];
 const wish = (more: Partial<ScheduleWish> = {}): ScheduleWish => ({
@@ -35,17 +35,9 @@ describe('a schedule', () => {
         .join('');
     expect(kinds({})).toBe('bbbebbbb');
     expect(kinds({ weeks: 9, event: { day: day(8, 6), name: 'Show' } })).toBe('bbbebbbbt');
-    expect(kinds({ easierEvery: null })).toBe('bbbbbbbb');
-  });
-
-  test('eases into an event where the rule of easing looks for it, whatever its weekday', () => {
-    for (const weekday of EVERY_DAY) {
-      const event = { day: day(6, weekday), name: 'Show' };
-      const wishes = wish({ weeks: weeksUntil(MONDAY, event.day), event, easyMin: null });
-      const plans = [{ id: LOADING_PLAN, sequenceId: '00000000-0000-4000-8000-000000000001' }];
-      const sequences = new Map([[LOADING_PLAN, SEQUENCES.get('whole')!]]);
-      expect(saidBy('taper-missing', programmeOf([], { ...scheduled(wishes), plans, event }), { sequences })).toEqual([]);
-    }
+    // Never more than four weeks of building in a row, whatever a method says.
+    expect(kinds({ easierEvery: null })).toBe('bbbebbbb');
+    expect(kinds({ weeks: 52 })).toMatch(/^(b{2,4}e)+b{3,4}$/);
   });
 
   test('leaves days away free, loads nothing in the last three days before an event, and nothing comes after it', () => {
@@ -55,6 +47,18 @@ describe('a schedule', () => {
     expect(sessions.filter((session) => session.day >= day(1, 1) && session.day <= day(1, 4))).toEqual([]);
     expect(sessions.filter((session) => session.planId === LOADING_PLAN && session.day >= day(3, 3))).toEqual([]);
     expect(sessions.at(-1)).toMatchObject({ day: day(3, 5), planId: EASY_PLAN });
+  });
+
+  test('puts hard sessions as far apart as they need, and lighter ones or easy ones on the other days', () => {
+    const days = (spacingDays: number, hasLighter: boolean) =>
+      scheduled(wish({ weeks: 1, loadingDays: 4, weekdays: [1, 2, 4, 5] }), { spacingDays, hasLighter }).sessions.map(
+        ({ planId }) => planId[0] + planId[1]!,
+      );
+    expect(days(1, false)).toEqual(['lo', 'lo', 'lo', 'lo']);
+    expect(days(2, true)).toEqual(['lo', 'li', 'lo', 'li']);
+    expect(days(2, false)).toEqual(['lo', 'ea', 'lo', 'ea']);
+    expect(days(3, true)).toEqual(['lo', 'li', 'lo', 'li']);
+    expect(hardWeekdays(wish({ weekdays: [1, 2], loadingDays: 2 }), 2)).toEqual([1]);
   });
 
   test('is sound for any wish, on the weekdays that there are, with no more loading days than wanted', () => {
@@ -74,7 +78,7 @@ describe('a schedule', () => {
           weekdays,
           fromDay: addDays(MONDAY, start),
         });
-        expect(checkWish(wishes, MONDAY)).toEqual([]);
+        expect(checkWish(wishes, MONDAY, METHODS[method])).toEqual([]);
         const made = scheduled(wishes);
         const plans = [LOADING_PLAN, EASY_PLAN].map((id, index) => ({ id, sequenceId: `00000000-0000-4000-8000-00000000000${index}` }));
         expect(checkProgramme(programmeOf([], { ...made, plans, fromDay: wishes.fromDay }))).toEqual([]);
@@ -90,14 +94,16 @@ describe('a schedule', () => {
   });
 
   test('that cannot be made says which answer would be right', () => {
-    const faults = (more: Partial<ScheduleWish>) => checkWish(wish(more), MONDAY).map(({ pointer, message }) => `${pointer} ${message}`);
+    const faults = (more: Partial<ScheduleWish>) =>
+      checkWish(wish(more), MONDAY, METHODS['grip-and-iron']).map(({ pointer, message }) => `${pointer} ${message}`);
     expect(faults({ weeks: 0 })).toEqual(['/weeks must be a whole number within 1–52 weeks']);
     expect(faults({ weekdays: [] })).toEqual(['/weekdays must name at least one available weekday']);
     expect(faults({ weeks: Number.NaN })).toEqual(['/weeks must be a whole number within 1–52 weeks']);
-    expect(faults({ loadingDays: 0 })).toEqual(['/loadingDays must be a whole number within 1–7']);
+    expect(faults({ loadingDays: 0 })).toEqual(['/loadingDays must be a whole number within 1–6']);
     expect(faults({ loadingMin: Number.NaN })).toEqual(['/loadingMin must be a whole number within 1–240 min']);
     expect(faults({ easyMin: 500 })).toEqual(['/easyMin must be a whole number within 1–240 min']);
     expect(faults({ weekdays: [1, 3] })).toEqual(['/loadingDays must be at most 2, the number of available weekdays']);
+    expect(faults({ loadingDays: 4 })).toEqual(['/loadingDays must be at most 3: Grip and iron allows no more loading sessions a week']);
     expect(faults({ event: { day: '2026-06-01', name: 'Show' } })).toEqual([
       '/event/day is in the past: the programme must lead to a day from 2026-06-08 on',
     ]);

@@ -1,4 +1,6 @@
 import { AWAY_KINDS, type Away, mondayOf, type PlannedDay, type Programme, PROGRAMME_LIMITS, weekIndexOf } from '../model/programme.js';
+import type { Method } from '../model/method.js';
+import { SESSIONS_A_WEEK } from '../rules/checks/too-often.js';
 import type { Fault } from '../vocabulary/fault.js';
 import { SEQUENCE_LIMITS } from '../model/sequence.js';
 import { addDays, weekdayOf, WEEKDAYS } from '../vocabulary/days.js';
@@ -38,13 +40,14 @@ export const EASY_PLAN = 'easy';
 
 const WHOLE = {
   weeks: { min: 1, max: PROGRAMME_LIMITS.weeks, unit: ' weeks', label: 'Weeks' },
-  loadingDays: { min: 1, max: WEEKDAYS.length, unit: '', label: 'Sessions per week' },
+  // One day of the week is without load.
+  loadingDays: { min: 1, max: WEEKDAYS.length - 1, unit: '', label: 'Sessions per week' },
   loadingMin: { ...SEQUENCE_LIMITS.budgetMin, unit: ' min', label: 'Minutes per session' },
   easyMin: { ...SEQUENCE_LIMITS.budgetMin, unit: ' min', label: 'Minutes on an easy day' },
 } as const;
 
 /** Everything that keeps a schedule from being made. Pointers are fields of the wish. */
-export function checkWish(wish: ScheduleWish, today: string): Fault[] {
+export function checkWish(wish: ScheduleWish, today: string, { name, frequency }: Pick<Method, 'name' | 'frequency'>): Fault[] {
   const { weekdays, loadingDays, event, fromDay } = wish;
   const faults = (Object.keys(WHOLE) as (keyof typeof WHOLE)[]).flatMap((name): Fault[] => {
     const value = wish[name];
@@ -57,6 +60,12 @@ export function checkWish(wish: ScheduleWish, today: string): Fault[] {
     faults.push({
       pointer: '/loadingDays',
       message: `must be at most ${weekdays.length}, the number of available weekdays`,
+      label: 'Sessions per week',
+    });
+  else if (loadingDays > SESSIONS_A_WEEK[frequency])
+    faults.push({
+      pointer: '/loadingDays',
+      message: `must be at most ${SESSIONS_A_WEEK[frequency]}: ${name} allows no more loading sessions a week`,
       label: 'Sessions per week',
     });
   if (event && event.day < today)

@@ -2,10 +2,10 @@ import type { PastLoad } from '../effort/past.js';
 import type { Person } from '../mechanics/capacity.js';
 import type { RecordedCaution } from '../model/athlete.js';
 import type { Method } from '../model/method.js';
-import type { MovementLookup } from '../model/movement.js';
+import type { Movement, MovementLookup } from '../model/movement.js';
 import { endOf, mondayOf, type PlannedDay, type Programme, type ProgrammeWeek } from '../model/programme.js';
 import type { Sequence } from '../model/sequence.js';
-import { addDays, daysBetween } from '../vocabulary/days.js';
+import { addDays } from '../vocabulary/days.js';
 import { type GroupDoses, type MuscleGroup, partsOf, type SideGroup } from '../vocabulary/muscles.js';
 import type { Equipment } from '../vocabulary/places.js';
 import type { DayLoad, DoneDay, SessionState } from './done-days.js';
@@ -17,6 +17,8 @@ export interface ProgrammeQuestion {
   readonly programme: Programme;
   readonly sequences: PlanSequences;
   readonly lookup: MovementLookup;
+  /** Movements that a fix may put in another’s place. */
+  readonly shelf: readonly Movement[];
   readonly person: Person;
   readonly method: Method;
   /** What is on record of an athlete; null for anybody. */
@@ -80,14 +82,8 @@ export function dosesBetween(course: readonly PastLoad[], fromDay: string, toDay
   return sums;
 }
 
-/** What a programme’s first week would come to if it began on its Monday: half a week is not what is usual. Other weeks are as they are. */
-export function inWholeWeek({ fromDay }: Pick<Programme, 'fromDay'>, index: number, doses: GroupDoses): GroupDoses {
-  const missing = index === 0 ? daysBetween(mondayOf(fromDay), fromDay) : 0;
-  if (missing === 0) return doses;
-  const times = WEEK_DAYS / (WEEK_DAYS - missing);
-  return Object.fromEntries(Object.entries(doses).map(([group, dose]) => [group, dose * times]));
-}
-const WEEK_DAYS = 7;
+/** Whether a programme begins within its first week: half a week says nothing of what is usual. */
+export const isPartWeek = ({ fromDay }: Pick<Programme, 'fromDay'>, index: number): boolean => index === 0 && mondayOf(fromDay) !== fromDay;
 
 /** Whether a session loads the hands of its plan in this week still. */
 export const isAhead = ({ state }: Pick<PlannedSession, 'state'>) => state === 'planned' || state === 'due';

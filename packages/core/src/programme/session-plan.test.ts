@@ -8,6 +8,7 @@ import { usualWay } from '../model/movement.js';
 import { write } from '../rules/checks/sessions.fixture.js';
 import { on, programmeOf, SEQUENCES } from './programme.fixture.js';
 import { inAmount } from '../rules/doses/in-amount.js';
+import { METHODS } from '../library/methods.js';
 import { riseSteps, sequencesOn } from './session-plan.js';
 
 const way = usualWay(shippedMovement('strength.palm-lift')!);
@@ -46,7 +47,8 @@ describe('a session of a programme', () => {
     ],
   });
   const whole = SEQUENCES.get('whole')!;
-  const at = (of: Programme, index: number) => sequencesOn(of, shippedMovement, { cautions: [] })(of.sessions[index]!, whole);
+  const at = (of: Programme, index: number) =>
+    sequencesOn(of, shippedMovement, { cautions: [], method: METHODS['floor-loading'] })(of.sessions[index]!, whole);
 
   test('is its plan itself in a usual week, and in an easier one has less of what loads and all of what moves', () => {
     expect(at(programme, 0)).toBe(whole);
@@ -62,28 +64,48 @@ describe('a session of a programme', () => {
   });
 
   test('grows by itself from session to session, up to what is usual', () => {
-    const daily = programmeOf(on('0/1 easy', '0/2 easy', '0/3 easy', '1/1 easy'), {
+    const daily = programmeOf(on('0/1 easy', '1/1 easy', '2/1 easy', '3/1 easy'), {
       plans: [{ id: 'easy', sequenceId: '00000000-0000-4000-8000-000000000002', rise: { steps: 2, each: 'session' } }],
     });
-    expect(daily.sessions.map(riseSteps(daily))).toEqual([0, 2, 4, 6]);
+    expect(daily.sessions.map(riseSteps(daily, METHODS['floor-loading']))).toEqual([0, 2, 4, 6]);
     const circles = write([['prepare', 'free.wrist-circles', 'free-fist', '1x8']]);
     const counts = daily.sessions.map(
-      (session) => sequencesOn(daily, shippedMovement, { cautions: [] })(session, circles).blocks[0]!.dose.work,
+      (session) =>
+        sequencesOn(daily, shippedMovement, { cautions: [], method: METHODS['floor-loading'] })(session, circles).blocks[0]!.dose.work,
     );
     expect(counts).toEqual([8, 10, 12, 14].map((count) => ({ kind: 'repetitions', count })));
     const near = write([['prepare', 'free.wrist-circles', 'free-fist', '1x19']]);
-    expect(sequencesOn(daily, shippedMovement, { cautions: [] })(daily.sessions[3]!, near).blocks[0]!.dose.work).toMatchObject({
+    expect(
+      sequencesOn(daily, shippedMovement, { cautions: [], method: METHODS['floor-loading'] })(daily.sessions[3]!, near).blocks[0]!.dose
+        .work,
+    ).toMatchObject({
       count: 20,
     });
   });
 
+  test('grows no sooner than the method lets anything grow, however often it is led', () => {
+    const often = on('0/1 easy', '0/3 easy', '0/5 easy', '1/1 easy', '1/3 easy', '3/1 easy');
+    const grown = (each: 'session' | 'week', daysPerStep: number) => {
+      const plans = [{ id: 'easy', sequenceId: '00000000-0000-4000-8000-000000000002', rise: { steps: 1, each } }];
+      const programme = programmeOf(often, { plans });
+      return programme.sessions.map(riseSteps(programme, { daysPerStep }));
+    };
+    expect(grown('session', 6)).toEqual([0, 0, 0, 1, 1, 2]);
+    expect(grown('session', 0)).toEqual([0, 1, 2, 3, 4, 5]);
+    expect(grown('week', 6)).toEqual([0, 0, 0, 1, 1, 2]);
+    expect(grown('week', 10)).toEqual([0, 0, 0, 0, 0, 1]);
+  });
+
   test('does not grow with a hand that hurts or is not cleared: it stays where it was when that began', () => {
-    const daily = programmeOf(on('0/1 easy', '0/2 easy', '0/3 easy', '1/1 easy'), {
+    const daily = programmeOf(on('0/1 easy', '1/1 easy', '2/1 easy', '3/1 easy'), {
       plans: [{ id: 'easy', sequenceId: '00000000-0000-4000-8000-000000000002', rise: { steps: 2, each: 'session' } }],
     });
     const circles = write([['prepare', 'free.wrist-circles', 'free-fist', '1x8 L']]);
     const countsWith = (...cautions: RecordedCaution[]) =>
-      daily.sessions.map((session) => sequencesOn(daily, shippedMovement, { cautions })(session, circles).blocks[0]!.dose.work);
+      daily.sessions.map(
+        (session) =>
+          sequencesOn(daily, shippedMovement, { cautions, method: METHODS['floor-loading'] })(session, circles).blocks[0]!.dose.work,
+      );
     const sore = { caution: 'sore-place', place: 'wrist-back', score: 4, since: daily.sessions[2]!.day } as const;
     expect(countsWith({ ...sore, hand: 'left' })).toMatchObject([8, 10, 10, 10].map((count) => ({ count })));
     expect(countsWith({ caution: 'numbness', hand: 'left' })).toMatchObject([8, 8, 8, 8].map((count) => ({ count })));

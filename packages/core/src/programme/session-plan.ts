@@ -1,6 +1,7 @@
 import type { RecordedCaution } from '../model/athlete.js';
 import { type Dose, withAmounts } from '../model/dose.js';
 import { applyEdits } from '../model/edits.js';
+import type { Method } from '../model/method.js';
 import { findLevel, type Movement, type MovementLookup } from '../model/movement.js';
 import { inDayOrder, type PlannedDay, type Programme, type ProgrammePlan, weekIndexOf } from '../model/programme.js';
 import { type Block, type Sequence } from '../model/sequence.js';
@@ -9,6 +10,7 @@ import { inAmount } from '../rules/doses/in-amount.js';
 import { type HeldGrowth, heldGrowth } from '../rules/gate/held-growth.js';
 import { handsUsed } from '../rules/safety/hands-used.js';
 import { STEP_OF } from '../rules/progress/level-standing.js';
+import { daysBetween } from '../vocabulary/days.js';
 import { itemAt, must } from '../vocabulary/lists.js';
 import { USUAL_RANGES, type UsualRange } from '../vocabulary/usual-ranges.js';
 import { UNIT_OF } from '../vocabulary/work.js';
@@ -25,17 +27,21 @@ export const planOf = ({ plans }: Pick<Programme, 'plans'>, planId: string): Pro
     `a plan ${planId}`,
   );
 
-/** How often the plan of each session has grown by itself until then. */
-export function riseSteps(programme: Programme): (session: PlannedDay) => number {
+/**
+ * How far the plan of each session has grown by itself until then: with each session or each week that it is planned in, and never sooner than the method lets
+ * anything grow.
+ */
+export function riseSteps(programme: Programme, { daysPerStep }: Pick<Method, 'daysPerStep'>): (session: PlannedDay) => number {
   const steps = new Map<string, number>();
   for (const { id: planId, rise } of programme.plans) {
     if (!rise) continue;
-    const mine = inDayOrder(programme.sessions.filter((session) => session.planId === planId));
-    const first = mine[0] && weekIndexOf(programme, mine[0].day);
-    mine.forEach(({ id, day }, index) => {
-      const times = rise.each === 'session' ? index : weekIndexOf(programme, day) - (first ?? 0);
-      steps.set(id, rise.steps * times);
-    });
+    let [grown, last]: [number, PlannedDay | undefined] = [0, undefined];
+    for (const session of inDayOrder(programme.sessions.filter((each) => each.planId === planId))) {
+      const isNext = last && (rise.each === 'session' || weekIndexOf(programme, session.day) > weekIndexOf(programme, last.day));
+      if (last && isNext && daysBetween(last.day, session.day) >= daysPerStep) grown += rise.steps;
+      if (!last || steps.get(last.id) !== grown) last = session;
+      steps.set(session.id, grown);
+    }
   }
   return ({ id }) => steps.get(id) ?? 0;
 }
@@ -60,6 +66,8 @@ export function changedBy(programme: Programme, { planId, day }: Omit<PlannedDay
 export interface PlannedFor {
   /** As restrictions stand today: what uses a hand that hurts or is not cleared doesn’t grow by itself. */
   readonly cautions: readonly RecordedCaution[];
+  /** The programme’s: how soon anything may grow. */
+  readonly method: Pick<Method, 'daysPerStep'>;
   /** How much of its plan’s loading work a day holds, percent; as its week has it where this is left out. */
   readonly percentOn?: (day: string) => number;
 }
@@ -71,9 +79,9 @@ export interface PlannedFor {
 export function sequencesOn(
   programme: Programme,
   lookup: MovementLookup,
-  { cautions, percentOn = (day) => amountAt(programme, day) }: PlannedFor,
+  { cautions, method, percentOn = (day) => amountAt(programme, day) }: PlannedFor,
 ): (session: PlannedDay, plan: Sequence) => Sequence {
-  const stepsOf = riseSteps(programme);
+  const stepsOf = riseSteps(programme, method);
   const baseOf = stepsBefore(programme, stepsOf);
   const mostOf = stepsHeld(programme, stepsOf, heldGrowth(cautions), lookup);
   const movementsIn = new Map<Sequence, ReturnType<typeof movementsOf>>();

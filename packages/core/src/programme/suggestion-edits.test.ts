@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { shippedMovement } from '../library/index.js';
+import { METHODS, shippedMovement } from '../library/index.js';
 import { printDose } from '../model/dose-shorthand.js';
 import { checkProgramme } from '../model/programme.js';
 import type { SuggestionEffect } from '../rules/suggestions/index.js';
@@ -23,7 +23,7 @@ const carried = (effect: SuggestionEffect) => carriedOutIn('p1', standing.progra
 /** The dose of the support in each session of a programme, in their order. */
 const dosesOf = (programme = standing.programme, plan = planOf()) =>
   programme.sessions.map((session) => {
-    const { blocks } = sequencesOn(programme, shippedMovement, { cautions: [] })(session, plan);
+    const { blocks } = sequencesOn(programme, shippedMovement, { cautions: [], method: METHODS['floor-loading'] })(session, plan);
     return printDose(itemAt(blocks, 2).dose).split(' ')[0];
   });
 
@@ -67,7 +67,8 @@ describe('what an accepted suggestion does to a programme', () => {
   test('a plan that grows by itself grows on from what the suggestion made of it', () => {
     const rising = nextIn(1, planOf(), { steps: 1, each: 'session' });
     const by = (programme = rising.programme) => dosesOf(programme).slice(-2);
-    expect(by()).toEqual(['2x30s', '2x30s']);
+    // Sooner than after six days nothing grows.
+    expect(by()).toEqual(['2x25s', '2x30s']);
     const change = {
       id: 'c',
       fromDay: addDays(TODAY, 1),

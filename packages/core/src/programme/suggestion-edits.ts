@@ -48,7 +48,7 @@ export function carriedOutIn(
 }
 
 /** A change holds so many edits; more of them are more changes of the same day. */
-const inParts = <T>(edits: readonly T[]): T[][] =>
+export const inParts = <T>(edits: readonly T[]): T[][] =>
   Array.from({ length: Math.ceil(edits.length / PROGRAMME_LIMITS.edits) }, (_, part) =>
     edits.slice(part * PROGRAMME_LIMITS.edits, (part + 1) * PROGRAMME_LIMITS.edits),
   );

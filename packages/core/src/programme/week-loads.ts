@@ -10,7 +10,7 @@ export interface WeekLoad {
 }
 
 /** The loading work of a week’s sessions, done or still to come. */
-const workIn = ({ sessions }: Pick<WeekView, 'sessions'>): number =>
+export const workIn = ({ sessions }: Pick<WeekView, 'sessions'>): number =>
   sessions.reduce((sum, session) => sum + (session.state === 'done' || isAhead(session) ? sumOf(session.load?.workDoses ?? {}) : 0), 0);
 
 /** How much of the fullest week each week holds. */

@@ -1,6 +1,8 @@
 import type { CalendarLink } from '@clay-pot/contracts';
-import { calendarEntries, cautionsOn, type Programme } from '@clay-pot/core';
+import { calendarEntries, cautionsOn } from '@clay-pot/core';
+import { methodOf } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
+import { max } from 'date-fns';
 import { randomBytes } from 'node:crypto';
 import { DataSource, In, IsNull } from 'typeorm';
 import { v7 as uuid } from 'uuid';
@@ -30,8 +32,8 @@ export class CalendarService {
 
   /** One programme as a file. @throws 404 */
   async ofProgramme(scope: StudioScope, id: string): Promise<string> {
-    const { title, document, athleteId } = await scope.of(ProgrammeRow).get(id, 'programme');
-    return this.written(scope, title, athleteId, [[id, document]]);
+    const row = await scope.of(ProgrammeRow).get(id, 'programme');
+    return this.written(scope, row.title, row.athleteId, [row]);
   }
 
   /** Whether somebody’s calendar has an address, and since when; the address itself is shown once, when it is made. */
@@ -66,28 +68,26 @@ export class CalendarService {
     if (!link || !studio) throw notFound('calendar');
     const scope = new StudioScope(studio.id, studio.timeZone, this.source.manager);
     const rows = await scope.of(ProgrammeRow).find({ where: { athleteId: link.athleteId, removedAt: IsNull() } });
-    return this.written(
-      scope,
-      studio.name,
-      link.athleteId,
-      rows.map(({ id, document }) => [id, document]),
-    );
+    return this.written(scope, studio.name, link.athleteId, rows);
   }
 
-  private async written(scope: StudioScope, name: string, athleteId: string, programmes: [string, Programme][]): Promise<string> {
-    const ids = programmes.flatMap(([, { plans }]) => plans.map(({ sequenceId }) => sequenceId));
+  private async written(scope: StudioScope, name: string, athleteId: string, programmes: readonly ProgrammeRow[]): Promise<string> {
+    const ids = programmes.flatMap(({ document: { plans } }) => plans.map(({ sequenceId }) => sequenceId));
     const library = await this.library.of(scope);
     const rows = ids.length > 0 ? await scope.of(SequenceRow).find({ where: { id: In(ids), removedAt: IsNull() } }) : [];
     const athlete = await scope.of(AthleteRow).one({ id: athleteId });
     const cautions = athlete ? cautionsOn(athlete, dayIn(scope.timeZone, this.clock.now())) : [];
-    const entries = programmes.flatMap(([id, programme]) => {
+    const entries = programmes.flatMap(({ id, document, updatedAt }) => {
+      const mine = rows.filter((row) => document.plans.some(({ sequenceId }) => sequenceId === row.id));
       const sequences = new Map(
-        programme.plans.flatMap((plan) => {
-          const row = rows.find((each) => each.id === plan.sequenceId);
+        document.plans.flatMap((plan) => {
+          const row = mine.find((each) => each.id === plan.sequenceId);
           return row ? [[plan.id, row.document] as const] : [];
         }),
       );
-      return calendarEntries(id, programme, sequences, library.movement, cautions);
+      const changedAt = max([updatedAt, ...mine.map((row) => row.updatedAt)]);
+      const planned = { cautions, method: methodOf(document, library.method) };
+      return calendarEntries(id, document, sequences, library.movement, planned).map((entry) => ({ ...entry, changedAt }));
     });
     return icsOf(name, scope.timeZone, entries, this.clock.now());
   }

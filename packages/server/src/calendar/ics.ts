@@ -1,22 +1,31 @@
 import { addDays, type CalendarEntry, minutesText } from '@clay-pot/core';
+import { TZDate } from '@date-fns/tz';
 import ical, { ICalCalendarMethod } from 'ical-generator';
 import { tzlib_get_ical_block } from 'timezones-ical-library';
 
 /** How often a calendar that follows should ask again, s. */
 const ASK_AGAIN_S = 6 * 3600;
 
-/** A time on a clock, wherever that clock is: read by its own year, month, day, hours and minutes. */
-const onClock = (day: string, time: string) => {
+/**
+ * A time on a clock of a zone, whose own year, month, day, hours and minutes are those of that clock, wherever this runs. A time that the clock skips when summer
+ * begins is as much later: 2:30 is 3:30.
+ */
+function onClock(day: string, time: string, timeZone: string): TZDate {
   const [year = 0, month = 1, date = 1] = day.split('-').map(Number);
   const [hours = 0, minutes = 0] = time.split(':').map(Number);
-  return new Date(year, month - 1, date, hours, minutes);
-};
+  return new TZDate(year, month - 1, date, hours, minutes, 0, timeZone);
+}
+
+/** An entry of a calendar, and when it last became other than it was. */
+export interface StampedEntry extends CalendarEntry {
+  readonly changedAt: Date;
+}
 
 /**
  * Entries as an iCalendar (RFC 5545). What begins at a time has the time of the studio’s zone, with that zone’s rules beside it, so that it stays at its hour
- * across daylight saving; what has none is of the whole day.
+ * across daylight saving; what has none is of the whole day. A calendar that has an entry already takes the one whose `SEQUENCE` is higher.
  */
-export function icsOf(name: string, timeZone: string, entries: readonly CalendarEntry[], stampedAt: Date): string {
+export function icsOf(name: string, timeZone: string, entries: readonly StampedEntry[], stampedAt: Date): string {
   const calendar = ical({
     name,
     prodId: { company: 'Clay Pot', product: 'Programme' },
@@ -24,10 +33,12 @@ export function icsOf(name: string, timeZone: string, entries: readonly Calendar
     ttl: ASK_AGAIN_S,
     timezone: { name: timeZone, generator: zoneRules },
   });
-  for (const { id, day, beginsAt, durationMs, title, description } of entries) {
-    const start = onClock(day, beginsAt ?? '00:00');
+  for (const { id, day, beginsAt, durationMs, title, description, changedAt } of entries) {
+    const start = onClock(day, beginsAt ?? '00:00', timeZone);
     const isAllDay = beginsAt === null;
-    const end = isAllDay ? onClock(addDays(day, 1), '00:00') : new Date(start.getTime() + Math.ceil(durationMs / 60_000) * 60_000);
+    const end = isAllDay
+      ? onClock(addDays(day, 1), '00:00', timeZone)
+      : new TZDate(start.getTime() + Math.ceil(durationMs / 60_000) * 60_000, timeZone);
     const length = durationMs > 0 ? `, ${minutesText(durationMs)}` : '';
     calendar.createEvent({
       id: `${id}@clay-pot`,
@@ -36,16 +47,29 @@ export function icsOf(name: string, timeZone: string, entries: readonly Calendar
       allDay: isAllDay,
       timezone: timeZone,
       stamp: stampedAt,
+      sequence: sequenceOf(changedAt),
       summary: `${title}${length}`,
       description,
     });
   }
-  return calendar.toString();
+  // The library writes the stamp in the event’s zone; it has to be in UTC (RFC 5545, 3.8.7.2).
+  return calendar.toString().replace(/^DTSTAMP:.*$/gm, `DTSTAMP:${inUtc(stampedAt)}`);
 }
+
+const FIRST_SECOND = Date.UTC(2020, 0, 1) / 1000;
+/** Seconds are whole numbers that rise with every change, and stay small enough for calendars. */
+const sequenceOf = (changedAt: Date): number => Math.max(0, Math.floor(changedAt.getTime() / 1000) - FIRST_SECOND);
+
+/** @example inUtc(new Date('2026-10-01T10:00:00Z')) → '20261001T100000Z' */
+const inUtc = (at: Date): string =>
+  at
+    .toISOString()
+    .replace(/\.\d+Z$/, 'Z')
+    .replace(/[-:]/g, '');
 
 /** The rules of a zone, with its daylight saving, under the name that was asked for: some zones share the rules of another. */
 function zoneRules(zone: string): string | null {
   const found = tzlib_get_ical_block(zone);
   const block = typeof found === 'string' ? found : found[0];
-  return block ? block.replace(/^TZID:.*$/m, `TZID:${zone}`) : null;
+  return block ? block.replace(/^TZID:.*$/m, `TZID:${zone}`).replace(/^X-LIC-LOCATION:.*$/m, `X-LIC-LOCATION:${zone}`) : null;
 }

@@ -42,7 +42,7 @@ export class ComposeService {
   }
 
   private async workOf(scope: StudioScope, question: ComposeQuestion): Promise<ComposeWork> {
-    const { goal: goalId, minutes, methodId, equipment, notAt, locked, rounds, from, others } = question;
+    const { goal: goalId, minutes, methodId, equipment, notAt, leftOut, isLight, locked, rounds, from, others } = question;
     const { library, subject, athlete, past, now } = await this.circumstances.of(scope, question);
     if (methodId !== undefined && !library.method(methodId)) {
       throw invalid([{ pointer: '/methodId', message: `There is no method “${methodId}”.` }]);
@@ -72,6 +72,8 @@ export class ComposeService {
       own: movements.map(({ document }) => document),
       removedIds: movements.filter(({ removed }) => removed).map(({ document }) => document.id),
       ...(notAt && { notAt }),
+      ...(leftOut && { leftOut }),
+      ...(isLight !== undefined && { isLight }),
       ...(locked && { locked }),
       ...(rounds && { rounds }),
       from,

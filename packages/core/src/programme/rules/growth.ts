@@ -1,8 +1,9 @@
-import { quantity, say } from '../../vocabulary/sentence.js';
+import { calendarDay, quantity, say } from '../../vocabulary/sentence.js';
 import { roomsFor, type WeekDoses, weeklyGrowth, type WeekRoom } from '../../rules/checks/weekly-growth.js';
 import { PROGRAMME_LIMITS } from '../../model/programme.js';
-import { dosesBetween, inWholeWeek, isAhead, type WeekView } from '../seen.js';
-import type { ProgrammeRule } from '../finding.js';
+import { dosesBetween, isPartWeek, isAhead, type PlannedSession, type WeekView } from '../seen.js';
+import type { ProgrammeFix, ProgrammeRule } from '../finding.js';
+import { HANDS } from '../../vocabulary/hands.js';
 import { addDays } from '../../vocabulary/days.js';
 
 /** Weeks that grow faster than tissue follows. */
@@ -20,8 +21,8 @@ export const growth: ProgrammeRule = {
         const monday = addDays(week.monday, -7 * weeksBack);
         const at = week.index - weeksBack;
         const doses = view.weeks[at]?.doses ?? dosesBetween(view.course, monday, addDays(monday, 6));
-        const whole = inWholeWeek(view.programme, at, doses);
-        return (group) => whole[group] ?? 0;
+        const isKnown = weeksBack === 0 || !isPartWeek(view.programme, at);
+        return (group) => (isKnown ? (doses[group] ?? 0) : 0);
       };
       const over = roomsFor(weekDoses(0), [1, 2, 3].map(weekDoses), view.method)
         .filter(({ most, week: now }) => now > most)
@@ -37,10 +38,23 @@ export const growth: ProgrammeRule = {
               label: say`Set the week to ${quantity(amountPercent, '%')}`,
               edits: [{ kind: 'week' as const, index: week.index, week: { kind: week.kind, amountPercent } }],
             }
-          : undefined;
+          : withoutOne(week, worst);
       return [{ day: week.monday, sessionIds: week.sessions.filter(isAhead).map(({ id }) => id), text, fix }];
     }),
 };
+
+/** Where moving and stretching alone are too much, one session less: the shortest that does it. */
+function withoutOne({ sessions }: WeekView, { group, week, most }: WeekRoom): ProgrammeFix | undefined {
+  const doseOf = ({ load }: PlannedSession) => HANDS.reduce((sum, hand) => sum + (load?.doses[`${hand} ${group}`] ?? 0), 0);
+  const ahead = sessions.filter((session) => isAhead(session) && doseOf(session) > 0);
+  const byLength = ahead.toSorted((a, b) => (a.load?.durationMs ?? 0) - (b.load?.durationMs ?? 0));
+  const out = byLength.find((session) => week - doseOf(session) <= most) ?? byLength[0];
+  if (!out || ahead.length < 2) return undefined;
+  return {
+    label: say`Skip ${out.sequence?.title ?? 'the session'} on ${calendarDay(out.day)}`,
+    edits: [{ kind: 'remove', sessionId: out.id }],
+  };
+}
 
 const { min, step } = PROGRAMME_LIMITS.amountPercent;
 

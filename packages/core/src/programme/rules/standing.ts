@@ -1,27 +1,9 @@
 import { counted } from '../../vocabulary/text.js';
 import { calendarDay, say } from '../../vocabulary/sentence.js';
-import { barredWords, cautionsOn, forbidsLoading } from '../../rules/safety/cautions.js';
 import { AWAY_DAYS } from '../../rules/suggestions/attention-needed.js';
 import { daysBetween } from '../../vocabulary/days.js';
 import { isAhead } from '../seen.js';
 import type { ProgrammeRule } from '../finding.js';
-
-/** Load that is planned for hands that are not cleared. */
-export const notCleared: ProgrammeRule = {
-  id: 'not-cleared',
-  title: 'Not cleared',
-  severity: 'stop',
-  why: 'No loading before a doctor or hand therapist has checked the hand.',
-  source: 'restriction and referral rules',
-  find: ({ athlete, sessions, today }) => {
-    const barred = athlete && cautionsOn(athlete, today).find(forbidsLoading);
-    const ahead = sessions.filter((session) => session.load?.isLoading && isAhead(session));
-    const first = ahead[0];
-    if (!barred || !first) return [];
-    const text = `${barredWords(barred)}. ${ahead.length === 1 ? 'One session loads it' : `${ahead.length} sessions load it`} anyway: move them until a doctor or hand therapist has cleared the hand.`;
-    return [{ day: first.day, sessionIds: ahead.map(({ id }) => id), text }];
-  },
-};
 
 /** Gaps after which levels go back. */
 export const longGap: ProgrammeRule = {
@@ -30,10 +12,12 @@ export const longGap: ProgrammeRule = {
   severity: 'look',
   why: `After ${counted(AWAY_DAYS, 'day')} off, going back a level is safer than carrying on.`,
   source: 'common practice among coaches',
-  find: ({ course, sessions }) => {
+  find: ({ course, sessions, programme, today }) => {
     const days = course.map(({ onDay }) => onDay);
     return sessions.filter(isAhead).flatMap(({ id, day }) => {
       const before = days.findLast((each) => each < day);
+      // What comes before a programme begins is known to whoever makes it.
+      if (before !== undefined && before < programme.fromDay && programme.fromDay >= today) return [];
       if (before === undefined || daysBetween(before, day) < AWAY_DAYS || days.indexOf(day) !== days.lastIndexOf(before) + 1) return [];
       const text = say`${counted(daysBetween(before, day), 'day')} without a session before ${calendarDay(day)}: each movement restarts a level lower.`;
       return [{ day, sessionIds: [id], text }];

@@ -3,6 +3,7 @@ import { usualWeek } from '../../model/programme.js';
 import { SESSIONS_A_WEEK, tooOften } from '../../rules/checks/too-often.js';
 import { WEEKDAYS } from '../../vocabulary/days.js';
 import { isAhead, type WeekView } from '../seen.js';
+import { BUILD_WEEKS } from '../weeks-of.js';
 import type { ProgrammeRule } from '../finding.js';
 
 const loadingAhead = ({ sessions }: WeekView) => sessions.filter((session) => session.load?.isLoading && isAhead(session));
@@ -43,9 +44,6 @@ export const noRestDay: ProgrammeRule = {
       return [{ day: week.monday, sessionIds: [], text: 'Every day of this week loads the hands. Keep one for movement only.' }];
     }),
 };
-
-/** So many weeks of building before one that is easier. */
-const BUILD_WEEKS = 4;
 
 /** Building without an easier week. */
 export const easierMissing: ProgrammeRule = {

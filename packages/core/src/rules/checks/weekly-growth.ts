@@ -10,10 +10,10 @@ import { type MuscleGroup, MUSCLE_GROUPS } from '../../vocabulary/muscles.js';
 const WORTH_A_WEEK = 0.2;
 const ALWAYS_ALLOWED = working(
   'Weekly growth that is always allowed',
-  0.3,
+  0.4,
   'holds to failure a week, both hands',
-  'a repetition more in each session: doses are whole, and of little it is more than any percentage',
-  [0.2, 0.5],
+  'a repetition more in each of three sessions: doses are whole, and of little it is more than any percentage',
+  [0.2, 0.6],
 ).value;
 
 /** What a week holds of a group already, and what it may hold. */

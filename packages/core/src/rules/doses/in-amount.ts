@@ -31,8 +31,10 @@ export function inAmount(dose: Dose, percent: number, upFrom = HALF): Dose {
   const each = amountOf(dose.work);
   const wanted = each * dose.sets * share;
   const { min } = amountLimit(dose.work.kind);
-  if (share < 1 && COUNTED.includes(dose.work.kind) && !dose.work.open) {
-    return inUnequalSets(dose, Math.max(min, Math.floor(wanted + 1 - upFrom)), each);
+  if (share < 1 && !dose.work.open) {
+    return COUNTED.includes(dose.work.kind)
+      ? inUnequalSets(dose, Math.max(min, Math.floor(wanted + 1 - upFrom)), each)
+      : inEqualSets(dose, wanted, each, min);
   }
   const counts = Array.from({ length: Math.max(dose.sets, Math.round(dose.sets * share)) }, (_, less) => less + 1);
   // Sets of an easier week are no longer ones.
@@ -45,6 +47,13 @@ export function inAmount(dose: Dose, percent: number, upFrom = HALF): Dose {
   const { sets, amount } = inReach.find(({ off }) => off <= NEAR) ?? nearest ?? { sets: dose.sets, amount: each };
   return { ...dose, sets: Math.min(sets, DOSE_LIMITS.sets.max), work: workOf(dose.work.kind, amount, dose.work.open) };
 }
+
+/** So much altogether in as few sets as hold it, as long as each other. */
+function inEqualSets(dose: Dose, total: number, each: number, min: number): Dose {
+  const sets = Math.ceil(total / each - LITTLE);
+  return { ...dose, sets, work: withAmount(dose.work, Math.max(min, Math.round(total / sets))) };
+}
+const LITTLE = 1e-9;
 
 /** So much altogether in as few sets as hold it: the first ones have one more than the others. */
 function inUnequalSets(dose: Dose, total: number, each: number): Dose {

@@ -3,7 +3,7 @@ import { planOf, type Sequence, sequencesOn } from '@clay-pot/core';
 import { useProgrammeToLead } from '../../api/programme-queries.js';
 import { useAthlete } from '../../api/queries.js';
 import { useStandingCautions } from '../athlete/standing-cautions.js';
-import { movementById } from '../../store/library.js';
+import { methodFor, movementById } from '../../store/library.js';
 import type { OfProgramme } from './lead-path.js';
 
 /** A sequence as it is led: by itself, or as a session of a programme. */
@@ -26,7 +26,7 @@ export function usePlannedSequence({ id, document }: StoredSequence, of: OfProgr
   if (!stored || !session || planOf(stored, session.planId).sequenceId !== id) {
     return { sequence: document, note: 'Couldn’t load the programme. You see the sequence itself.' };
   }
-  const sequence = sequencesOn(stored, movementById, { cautions })(session, document);
+  const sequence = sequencesOn(stored, movementById, { cautions, method: methodFor(stored) })(session, document);
   const note =
     sequence === document ? `From the programme “${stored.title}”.` : `From the programme “${stored.title}”, with the doses for today.`;
   return { sequence, note };

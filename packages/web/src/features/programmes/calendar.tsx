@@ -8,6 +8,7 @@ import {
   type ProgrammeFinding,
   type ProgrammeView,
   WEEK_KINDS,
+  weekLoads,
   type WeekView,
 } from '@clay-pot/core';
 import { DndContext, type DragEndEvent, PointerSensor, useDroppable, useSensor, useSensors } from '@dnd-kit/core';
@@ -31,6 +32,7 @@ export function Calendar({ view }: { view: ProgrammeView }) {
     0,
     ...view.weeks.flatMap((week) => week.sessions.flatMap(({ day }) => HANDS.map((hand) => underLoadOn(week, day, hand)))),
   );
+  const loads = weekLoads(view);
   const findingOf = new Map<string, ProgrammeFinding>();
   // The gravest come first.
   for (const finding of view.findings.toReversed()) {
@@ -49,7 +51,11 @@ export function Calendar({ view }: { view: ProgrammeView }) {
           <span className="border-b-2 border-ink text-center text-small text-ink-soft max-sm:hidden">pot</span>
           {view.weeks.map((week) => (
             <Fragment key={week.monday}>
-              <WeekHead week={week} hasFinding={view.findings.some(({ day, rule }) => day === week.monday && WEEK_RULES.includes(rule))} />
+              <WeekHead
+                week={week}
+                percentOfPeak={loads[week.index]?.percentOfPeak ?? 0}
+                hasFinding={view.findings.some(({ day, rule }) => day === week.monday && WEEK_RULES.includes(rule))}
+              />
               {WEEKDAY_NAMES.map((name, index) => (
                 <Day
                   key={name}
@@ -72,9 +78,16 @@ export function Calendar({ view }: { view: ProgrammeView }) {
 }
 
 /** Rules that speak of a week as a whole. */
-const WEEK_RULES = ['growth', 'too-many', 'no-rest-day', 'easier-missing', 'taper-missing'];
+const WEEK_RULES = ['growth', 'too-many', 'no-rest-day', 'easier-missing', 'taper', 'missed-week'];
 
-function WeekHead({ week, hasFinding }: { week: WeekView; hasFinding: boolean }) {
+interface WeekHeadProps {
+  week: WeekView;
+  /** Its loading work beside that of the fullest week. */
+  percentOfPeak: number;
+  hasFinding: boolean;
+}
+
+function WeekHead({ week, percentOfPeak, hasFinding }: WeekHeadProps) {
   const isChosen = useCalendar(({ chosen }) => chosen?.kind === 'week' && chosen.index === week.index);
   const { label } = WEEK_KINDS[week.kind];
   return (
@@ -91,7 +104,7 @@ function WeekHead({ week, hasFinding }: { week: WeekView; hasFinding: boolean })
       </span>
       <span className={`block text-fine figures ${isChosen ? '' : 'text-ink-soft'}`}>
         {label}
-        {week.amountPercent === 100 ? '' : `, ${week.amountPercent} %`}
+        {percentOfPeak > 0 ? `, ${percentOfPeak.toFixed(0)} %` : ''}
       </span>
       <span className={`block text-fine figures ${isChosen ? '' : 'text-ink-soft'}`}>
         {week.durationMs > 0 ? minutesText(week.durationMs) : '–'}

@@ -30,7 +30,7 @@ export function FindingsList({ findings }: { findings: readonly ProgrammeFinding
                   onClick={() => choose(first === undefined ? { kind: 'day', day: finding.day } : { kind: 'session', id: first })}
                 >
                   <b>
-                    {WORDS[finding.severity]}: {finding.title}.
+                    Week {finding.week}. {WORDS[finding.severity]}: {finding.title}.
                   </b>{' '}
                   {readable(finding.text)}
                 </button>

@@ -11,6 +11,7 @@ import {
   weeksUntil,
 } from '@clay-pot/core';
 import { startingPointOf } from '@clay-pot/core/library';
+import { methodFor } from '../../store/library.js';
 
 /** The settings of a new programme in the form. */
 export interface PlanWish {
@@ -73,7 +74,7 @@ export function scheduleWishOf(wish: PlanWish): ScheduleWish {
 }
 
 /** Everything that keeps a programme from being made of a wish, by field. */
-export const faultsOfWish = (wish: PlanWish, today: string): Fault[] => checkWish(scheduleWishOf(wish), today);
+export const faultsOfWish = (wish: PlanWish, today: string): Fault[] => checkWish(scheduleWishOf(wish), today, methodFor(wish));
 
 /** The field of the form that a fault of a wish belongs to. */
 export const fieldOfWish = (pointer: string): string => (pointer === '/event/day' ? 'eventDay' : pointer.slice(1));

@@ -1,4 +1,4 @@
-import { dayWords, type Fault } from '@clay-pot/core';
+import { dayWords, type Fault, listed } from '@clay-pot/core';
 import type { ReactNode } from 'react';
 import { weekdayText } from '../../ui/format.js';
 import { Part } from '../../ui/page.js';
@@ -35,11 +35,12 @@ export function PlannedWeeks({ wish, faults, children }: { wish: PlanWish; fault
         )}
         <li>
           {weeks.length} weeks from {dayWords(wish.fromDay)}
-          {easier.length > 0 ? `; easier in week ${easier.join(', ')}` : ''}
+          {easier.length > 0 ? `; deload in week ${listed(easier.map(String))}` : ''}
         </li>
+        <li>The first weeks start at the athlete’s present load (about half for a beginner) and rise to all of it</li>
         {event && (
           <li>
-            Tapered to {event.name} on {dayWords(event.day)}: half the load, and none in the last three days
+            Taper before {event.name} on {dayWords(event.day)}: about half the fullest week’s load, nothing hard in the last three days
           </li>
         )}
       </ul>

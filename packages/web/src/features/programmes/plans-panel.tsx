@@ -10,6 +10,7 @@ const STEPS = Array.from({ length: max - min + 1 }, (_, index) => min + index);
 /** The sequences of a programme: when each begins, and whether it grows by itself. */
 export function PlansPanel({ view, athleteId }: { view: ProgrammeView; athleteId: string }) {
   const { plans } = view.programme;
+  const { daysPerStep } = view.method;
   const put = (id: string, change: (plan: ProgrammePlan) => ProgrammePlan) =>
     changeProgrammeHead({ plans: plans.map((plan) => (plan.id === id ? change(plan) : plan)) });
   return (
@@ -62,7 +63,10 @@ export function PlansPanel({ view, athleteId }: { view: ProgrammeView; athleteId
           );
         })}
       </ul>
-      <p className="mt-1 text-fine text-ink-soft">A step is a rep, five seconds, a breath or five metres. It stops at the usual limit.</p>
+      <p className="mt-1 text-fine text-ink-soft">
+        A step is a rep, five seconds, a breath or five metres. Nothing grows again within {daysPerStep} days, and growth stops at the usual
+        limit.
+      </p>
     </Part>
   );
 }

@@ -1,5 +1,15 @@
 import { doseText } from '../../domain/movement/dose-text.js';
-import { dayWords, isAhead, listed, minutesText, partsOf, planOf, type PlannedSession, type ProgrammeView, SPACED_PERCENT } from '@clay-pot/core';
+import {
+  dayWords,
+  isAhead,
+  listed,
+  minutesText,
+  partsOf,
+  planOf,
+  type PlannedSession,
+  type ProgrammeView,
+  SPACED_PERCENT,
+} from '@clay-pot/core';
 import { Link } from 'react-router';
 import { leadPath } from '../../domain/sequence/lead-path.js';
 import { movementById } from '../../store/library.js';

@@ -1,6 +1,17 @@
 import { readable } from '../../domain/measuring/units.js';
 import type { Athlete } from '@clay-pot/contracts';
-import { EASY_PLAN, LOADING_PLAN, type Programme, joinSentences, type ProgrammePlan, ramped, type Sequence } from '@clay-pot/core';
+import {
+  apart,
+  EASY_PLAN,
+  hardWeekdays,
+  joinSentences,
+  LIGHTER_PLAN,
+  LOADING_PLAN,
+  newProgramme,
+  type ProgrammePlan,
+  type Sequence,
+  spacingOf,
+} from '@clay-pot/core';
 import { EASY_GOAL, TRAINING_GOALS } from '@clay-pot/core/library';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
@@ -11,7 +22,7 @@ import { useComposeWork } from '../../domain/composing/wishes.js';
 import { useSubject } from '../../domain/athlete/named-subject.js';
 import { useStandingCautions } from '../../domain/athlete/standing-cautions.js';
 import { useNewSequence } from '../../domain/sequence/new-sequence.js';
-import { type PlanWish, schemeOf } from './plan-wish.js';
+import { type PlanWish, scheduleWishOf } from './plan-wish.js';
 import { circumstancesOf } from './use-programme-view.js';
 
 /** Making a programme, as a page follows it. */
@@ -43,9 +54,10 @@ export function useMakeProgramme(athlete: Athlete): Making {
   const past = usePast(athlete.id);
   const cautions = useStandingCautions(athlete);
 
-  async function composed(goalId: string, methodId: string, minutes: number): Promise<Sequence> {
+  async function composed(goalId: string, wish: PlanWish, minutes: number, isLight: boolean): Promise<Sequence> {
+    const { methodId } = wish;
     const work = workOf({ goalId, minutes, methodId, equipment: athlete.equipment, notAt: [] });
-    const { sequence, giveUp } = await composeBeside(work, () => undefined);
+    const { sequence, giveUp } = await composeBeside({ ...work, isLight }, () => undefined);
     if (sequence) return sequence;
     throw new NothingComposed(
       `Not all of it can be had together in ${minutes} minutes. ${readable(joinSentences(giveUp.map(({ text }) => text)))}`,
@@ -63,48 +75,39 @@ export function useMakeProgramme(athlete: Athlete): Making {
     return { plan: { id, sequenceId: await newSequence(`${title}, ${athlete.name}`, sequence) }, sequence };
   }
 
-  async function planned(wish: PlanWish): Promise<Planned[]> {
-    const { goalId, methodId, loadingMin, easyMin } = wish;
-    const loading = await plan(LOADING_PLAN, wish.loadingId, 'Load day', () => composed(goalId, methodId, loadingMin));
-    if (!wish.hasEasy) return [loading];
-    return [loading, await plan(EASY_PLAN, wish.easyId, 'Easy day', () => composed(EASY_GOAL, methodId, easyMin))];
-  }
-
-  /** Its weeks start at the person’s present load. */
-  function begun(programme: Programme, plans: readonly Planned[]): Programme {
-    const sequences = new Map(plans.map(({ plan: { id }, sequence }) => [id, sequence]));
-    return ramped({
-      ...circumstancesOf({
-        person,
-        cautions,
-        equipment: athlete.equipment,
-        methodId: programme.methodId,
-        past: past.data ?? [],
-      }),
-      programme,
-      sequences,
-    });
+  /** The sequence for loading days, a lighter one where those lie too near each other for what is hard in it, and one for easy days. */
+  async function planned(wish: PlanWish, circumstances: ReturnType<typeof circumstancesOf>): Promise<Planned[]> {
+    const { goalId, loadingMin, easyMin } = wish;
+    const loading = await plan(LOADING_PLAN, wish.loadingId, 'Load day', () => composed(goalId, wish, loadingMin, false));
+    const plans = [loading];
+    const hardDays = hardWeekdays(wish, spacingOf(loading.sequence, circumstances));
+    if (hardDays.length < apart(wish.weekdays, wish.loadingDays).length) {
+      plans.push(await plan(LIGHTER_PLAN, '', 'Lighter load day', () => composed(goalId, wish, loadingMin, true)));
+    }
+    if (wish.hasEasy) plans.push(await plan(EASY_PLAN, wish.easyId, 'Easy day', () => composed(EASY_GOAL, wish, easyMin, true)));
+    return plans;
   }
 
   async function make(wish: PlanWish): Promise<string | null> {
     setTrouble(null);
     try {
-      const plans = await planned(wish);
+      const circumstances = circumstancesOf({
+        person,
+        cautions,
+        equipment: athlete.equipment,
+        methodId: wish.methodId,
+        past: past.data ?? [],
+      });
+      const plans = await planned(wish, circumstances);
       setStep('Saving…');
-      const { weeks, sessions, event } = schemeOf(wish);
-      const { fromDay, goalId, methodId } = wish;
+      const { goalId, methodId } = wish;
       const named = TRAINING_GOALS.find(({ id }) => id === goalId)?.name ?? 'Programme';
-      const plain: Programme = {
-        title: wish.title.trim() || named,
-        goalId,
-        methodId,
-        fromDay,
-        weeks,
-        plans: plans.map((each) => each.plan),
-        sessions,
-        ...(event && { event }),
-      };
-      const document = begun(plain, plans);
+      const document = newProgramme({
+        ...circumstances,
+        head: { title: wish.title.trim() || named, goalId, methodId, plans: plans.map((each) => each.plan) },
+        wish: scheduleWishOf(wish),
+        sequences: new Map(plans.map((each) => [each.plan.id, each.sequence])),
+      });
       const id = uuid();
       await create.mutateAsync({ id, athleteId: athlete.id, document });
       return id;

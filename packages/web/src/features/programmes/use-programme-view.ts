@@ -13,7 +13,7 @@ import { usePlanSequences } from '../../api/programme-queries.js';
 import { usePast } from '../../api/queries.js';
 import { useSubject } from '../../domain/athlete/named-subject.js';
 import { useStandingCautions } from '../../domain/athlete/standing-cautions.js';
-import { movementById, methodFor } from '../../store/library.js';
+import { methodFor, movementById, studioLibrary } from '../../store/library.js';
 import { isoToday } from '../../ui/today.js';
 
 /** Everything that a programme of somebody is computed from, besides itself; undefined while it is fetched. */
@@ -50,6 +50,7 @@ export const circumstancesOf = ({
 }: Circumstances): Omit<ProgrammeQuestion, 'programme' | 'sequences'> => ({
   person,
   lookup: movementById,
+  shelf: studioLibrary().shelf,
   method: methodFor(methodId === undefined ? {} : { methodId }),
   athlete: { cautions, equipment },
   ...carriedOutOn(past),

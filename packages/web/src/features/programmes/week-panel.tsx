@@ -7,6 +7,7 @@ import {
   WEEK_KIND_IDS,
   WEEK_KINDS,
   type WeekKind,
+  weekLoads,
 } from '@clay-pot/core';
 import { tryOut } from '../../store/calendar.js';
 import { changeProgramme } from '../../store/programme.js';
@@ -30,6 +31,7 @@ export function WeekPanel({ view, index }: { view: ProgrammeView; index: number 
     .filter(([, dose]) => dose >= NEXT_TO_NOTHING)
     .sort((a, b) => b[1] - a[1]);
   const before = view.weeks[index - 1]?.doses;
+  const percentOfPeak = weekLoads(view)[index]?.percentOfPeak ?? 0;
   return (
     <Part title={`Week ${index + 1}`} aside={<span className="text-small text-ink-soft">from {dayWords(week.monday)}</span>}>
       <div className="grid gap-3 py-2">
@@ -49,6 +51,9 @@ export function WeekPanel({ view, index }: { view: ProgrammeView; index: number 
             </option>
           ))}
         </SelectField>
+        <p className="text-small text-ink-soft">
+          Of each session’s loading work. The week holds <b className="figures">{percentOfPeak.toFixed(0)} %</b> of the fullest week’s load.
+        </p>
         {groups.length > 0 && (
           <table className="w-full text-small">
             <caption className="text-left text-ink-soft">Tiring work, in holds to failure, both hands</caption>

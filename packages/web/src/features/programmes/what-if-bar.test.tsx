@@ -19,6 +19,7 @@ const finding = (text: string, more: Partial<ProgrammeFinding> = {}): ProgrammeF
   title: 'Weekly load grows too fast',
   severity: 'look',
   day: '2026-06-08',
+  week: 1,
   sessionIds: ['s1'],
   text,
   ...more,

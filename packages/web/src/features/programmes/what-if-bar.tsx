@@ -40,12 +40,14 @@ export function WhatIfBar({ whatIf, before, after }: Props) {
         </span>
       </div>
       <ul className="mt-1 text-small">
-        {come.map(({ rule, day, text }) => (
-          <li key={`${rule} ${day} ${readable(text)}`}>+ {readable(text)}</li>
+        {come.map(({ rule, day, week, text }) => (
+          <li key={`${rule} ${day} ${readable(text)}`}>
+            + Week {week}: {readable(text)}
+          </li>
         ))}
-        {gone.map(({ rule, day, text }) => (
+        {gone.map(({ rule, day, week, text }) => (
           <li key={`${rule} ${day} ${readable(text)}`} className="text-ink-soft">
-            − {readable(text)}
+            − Week {week}: {readable(text)}
           </li>
         ))}
       </ul>
