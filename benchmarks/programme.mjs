@@ -62,7 +62,10 @@ const KINDS = {
     programme: editProgramme(programme, [{ kind: 'week', index: at % WEEKS, week: { kind: 'build', amountPercent: 105 + 5 * (at % 9) } }]),
   }),
   'the growth of a plan, in every week': (at) => ({
-    programme: { ...programme, plans: plans.map((plan, index) => (index === at % 3 ? { ...plan, rise: { steps: 2 + (at % 7), each: 'session' } } : plan)) },
+    programme: {
+      ...programme,
+      plans: plans.map((plan, index) => (index === at % 3 ? { ...plan, rise: { steps: 2 + (at % 7), each: 'session' } } : plan)),
+    },
   }),
   'a block of a plan, in every week': (at) => {
     const before = sequences.get('a');

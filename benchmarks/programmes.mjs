@@ -55,14 +55,21 @@ for (const [who, person] of Object.entries(PEOPLE)) {
     { day: addDays(fromDay, -back), doses: partOf(loading, 0.8), hard: [] },
     ...(easy ? [{ day: addDays(fromDay, -back + 1), doses: partOf(easy, 2), hard: [] }] : []),
   ]);
-  for (const [stage, past] of [['new', []], ['training', trained]]) {
+  for (const [stage, past] of [
+    ['new', []],
+    ['training', trained],
+  ]) {
     for (const weekday of WEEKDAYS) {
       const event = { day: addDays(fromDay, 7 * (WEEKS - 1) + weekday - 1), name: 'Show' };
       const wish = { ...point, fromDay, weeks: weeksUntil(fromDay, event.day), weekdays: [1, 2, 3, 4, 5, 6, 7], event };
       const spacing = spacingOf(loading, { person: whose, lookup, method });
       const isLighter = hardWeekdays(wish, spacing).length < apart(wish.weekdays, wish.loadingDays).length;
       const lighter = isLighter ? composed(light) : null;
-      const sequences = new Map([[LOADING_PLAN, loading], ...(lighter ? [[LIGHTER_PLAN, lighter]] : []), ...(easy ? [[EASY_PLAN, easy]] : [])]);
+      const sequences = new Map([
+        [LOADING_PLAN, loading],
+        ...(lighter ? [[LIGHTER_PLAN, lighter]] : []),
+        ...(easy ? [[EASY_PLAN, easy]] : []),
+      ]);
       const plans = [...sequences.keys()].map((id, index) => ({ id, sequenceId: `00000000-0000-4000-8000-00000000000${index}` }));
       const context = { sequences, lookup, shelf: asked.shelf, person: whose, method, athlete: asked.athlete, past, done: [], today };
       const started = performance.now();

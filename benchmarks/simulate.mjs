@@ -28,7 +28,7 @@ for (const [daysPerStep, easierEvery] of [
     );
     console.table(
       Object.fromEntries(
-        rows.map(({ name, sessionsPerWeek, climbed, climbedMost, flaredUp, soreShare, strength, sessions }) => [
+        rows.map(({ name, sessionsPerWeek, climbed, climbedMost, flaredUp, soreShare, strength, sessions, band }) => [
           name,
           {
             'a week': sessionsPerWeek,
@@ -36,6 +36,7 @@ for (const [daysPerStep, easierEvery] of [
             levels: told(climbed, 2),
             'eight of ten': climbedMost.map((each) => each.toFixed(1)).join('–'),
             'flared up': percent(flaredUp),
+            'by constants': band.flaredUp.map((share) => (100 * share).toFixed(0)).join('–'),
             sore: percent(soreShare),
             strength: told(strength, 2),
           },

@@ -597,11 +597,13 @@ export {
 } from './programme/schedule.js';
 export { weeksOf } from './programme/weeks-of.js';
 export { sessionLoad } from './programme/session-load.js';
+export { type Coverage as ForecastCoverage, forecastCoverage } from './programme/simulated/forecast-coverage.js';
+export { SIMULATED_KINDS } from './programme/simulated/kinds.js';
 export { type WeekLoad, weekLoads } from './programme/week-loads.js';
 export { isAhead, lastDayOf, type PlannedSession, type ProgrammeQuestion, type WeekView } from './programme/seen.js';
 export { amountAt, planOf, sequencesOn } from './programme/session-plan.js';
 export { isNearEvent } from './programme/toward-event.js';
-export { studied, study, STUDY_LIMITS, type StudyQuestion, type StudyRow } from './programme/simulated/study.js';
+export { coursesOf, studied, study, STUDY_LIMITS, type StudyQuestion, type StudyRow } from './programme/simulated/study.js';
 export { type HandMoment, type HandView } from './picture/figure-hand.js';
 export { figureOf } from './picture/figure.js';
 export { MEASURED_BONES, SKIN_BONES } from './picture/hand/bones-measured.js';

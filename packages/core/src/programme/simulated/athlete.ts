@@ -26,45 +26,45 @@ const STRENGTH_SD = working(
   'log-sd',
   'what norms of grip and wrist moments spread by',
   [0.15, 0.35],
-).value;
+);
 const GAIN = working(
   'Simulated: gain of strength',
   0.015,
   'of the maximum a week',
   'beginners gain 10–20 % in twelve weeks of isometric or heavy training',
   [0.008, 0.025],
-).value;
+);
 const RECOVERY_DAYS = working(
   'Simulated: recovery of tissue',
   1.6,
   'days',
   'tendon and joint surface are calm again two or three days after hard loading',
   [1, 3],
-).value;
+);
 const THRESHOLD_SD = working(
   'Simulated: spread of the threshold',
   0.3,
   'log-sd',
   'one in ten tolerates two thirds of what an average person does',
   [0.2, 0.4],
-).value;
+);
 const ADHERENCE = working(
   'Simulated: sessions that take place',
   0.85,
   'of those planned',
   'supervised programmes of some weeks',
   [0.7, 0.95],
-).value;
+);
 
 /** Somebody drawn by chance. */
 export function drawnAthlete(chance: Chance): SimulatedAthlete {
   return {
-    strength: chance.about(1, STRENGTH_SD),
-    gainPerWeek: chance.about(GAIN, 0.5),
-    recoveryDays: chance.about(RECOVERY_DAYS, 0.3),
+    strength: chance.about(1, STRENGTH_SD.value),
+    gainPerWeek: chance.about(GAIN.value, 0.5),
+    recoveryDays: chance.about(RECOVERY_DAYS.value, 0.3),
     tolerance: chance.about(1, 0.25),
-    threshold: chance.about(1, THRESHOLD_SD),
-    adherence: Math.min(1, Math.max(0.4, ADHERENCE + 0.1 * chance.normal())),
+    threshold: chance.about(1, THRESHOLD_SD.value),
+    adherence: Math.min(1, Math.max(0.4, ADHERENCE.value + 0.1 * chance.normal())),
     lean: 0.7 * chance.normal(),
     scatter: 0.8,
   };

@@ -10,9 +10,9 @@ import type { WorkDone } from '../../rules/progress/work-done.js';
 import { amountOf, setCount, workOf, worksOf } from '../../model/dose.js';
 import { addDays } from '../../vocabulary/days.js';
 import { itemAt } from '../../vocabulary/lists.js';
-import { drawnAthlete } from './athlete.js';
-import { chanceOf } from './chance.js';
-import { type Prescribed, freshState, respond, rested } from './respond.js';
+import { drawnAthlete, type SimulatedAthlete } from './athlete.js';
+import { type Chance, chanceOf } from './chance.js';
+import { type Prescribed, freshState, respond, rested, type SimulatedState } from './respond.js';
 import { beginOf, type SimulatedLevel } from './simulated-levels.js';
 
 /** By which rules a course is gone through. */
@@ -43,17 +43,36 @@ const EASIER_PERCENT = WEEK_KINDS.easier.usualPercent;
 const LOOKED_AT = 14;
 const SORE_FROM = 5;
 
-/** Somebody drawn by a seed goes through weeks by the rules that coaches are proposed. Where nobody of an ordinary strength would stand at first is the first rung. */
-export function simulatedCourse(movement: Movement, levels: readonly SimulatedLevel[], rules: CourseRules, seed: number): CourseOutcome {
-  const chance = chanceOf(seed);
-  const who = drawnAthlete(chance);
-  const { method, weeks, sessionsPerWeek, easierEvery } = rules;
+/** A session that somebody who does not exist has done. */
+export interface SimulatedSession {
+  readonly done: WorkDone;
+  readonly prescribed: Prescribed;
+  readonly flared: boolean;
+  /** In an easier week a session says nothing of whether more may follow. */
+  readonly isTelling: boolean;
+}
+
+/** How a course stands at its end. */
+interface CourseEnd {
+  readonly index: number;
+  readonly dose: Dosed;
+  readonly state: SimulatedState;
+}
+
+/** Somebody goes through weeks by the rules that coaches are proposed, session by session. Where nobody of an ordinary strength would stand at first is the first rung. */
+export function* simulatedSessions(
+  movement: Movement,
+  levels: readonly SimulatedLevel[],
+  { method, weeks, sessionsPerWeek, easierEvery }: CourseRules,
+  who: SimulatedAthlete,
+  chance: Chance,
+): Generator<SimulatedSession, CourseEnd> {
   let state = freshState(who);
   let index = 0;
-  let dose: Omit<Prescribed, 'level'> = beginOf(itemAt(levels, 0));
+  let dose: Dosed = beginOf(itemAt(levels, 0));
   let history: WorkDone[] = [];
   let before: MorningScores | null = null;
-  let [flareUps, sore, sessions, day] = [0, 0, 0, 0];
+  let day = 0;
   const total = weeks * DAYS_A_WEEK;
   for (let number = 0; ; number++) {
     const on = Math.round((number * DAYS_A_WEEK) / sessionsPerWeek);
@@ -64,19 +83,14 @@ export function simulatedCourse(movement: Movement, levels: readonly SimulatedLe
     if (history.length > 0) {
       // What comes next is decided in the morning, by all that was done until then.
       const { step } = standingOf(history, { movement, method, today: addDays(FIRST_DAY, on), isBarred: false });
-      const next = stepped(levels, index, dose, step);
-      ({ index, dose } = next);
+      ({ index, dose } = stepped(levels, index, dose, step));
     }
-    const week = Math.floor(on / DAYS_A_WEEK);
     const level = itemAt(levels, index);
-    const isEasier = easierEvery > 0 && (week + 1) % easierEvery === 0;
+    const isEasier = easierEvery > 0 && (Math.floor(on / DAYS_A_WEEK) + 1) % easierEvery === 0;
     const prescribed = { level, ...inWeek(level, dose, isEasier) };
     const response = respond(who, state, prescribed, chance);
     ({ state } = response);
-    sessions++;
-    if (response.flared) flareUps++;
-    if (response.discomfort >= SORE_FROM) sore++;
-    const advice = adviseOnMorning(response.morning, before, 'left').advice;
+    const { advice } = adviseOnMorning(response.morning, before, 'left');
     before = response.morning;
     const done: WorkDone = {
       sessionId: `${number}`,
@@ -91,12 +105,29 @@ export function simulatedCourse(movement: Movement, levels: readonly SimulatedLe
       // Nobody watches them.
       formFaults: [],
     };
-    // An easier week says nothing of whether more may follow.
-    if (isEasier && advice === 'go-on' && response.discomfort < SORE_FROM) continue;
-    history = [...history, done].slice(-LOOKED_AT);
+    const isTelling = !isEasier || advice !== 'go-on' || response.discomfort >= SORE_FROM;
+    yield { done, prescribed, flared: response.flared, isTelling };
+    if (isTelling) history = [...history, done].slice(-LOOKED_AT);
   }
+  return { index, dose, state };
+}
+
+/** What comes of the weeks of somebody who is drawn by a seed. */
+export function simulatedCourse(movement: Movement, levels: readonly SimulatedLevel[], rules: CourseRules, seed: number): CourseOutcome {
+  const chance = chanceOf(seed);
+  const who = drawnAthlete(chance);
+  const course = simulatedSessions(movement, levels, rules, who, chance);
+  let [flareUps, sore, sessions] = [0, 0, 0];
+  let next = course.next();
+  for (; !next.done; next = course.next()) {
+    const { done, flared } = next.value;
+    sessions++;
+    if (flared) flareUps++;
+    if ((done.discomfort ?? 0) >= SORE_FROM) sore++;
+  }
+  const { index, dose, state } = next.value;
   return {
-    climbed: index + shareOfGate(itemAt(levels, index), dose, method),
+    climbed: index + shareOfGate(itemAt(levels, index), dose, rules.method),
     ...{ flareUps, sore, sessions },
     strength: state.strength / who.strength,
   };

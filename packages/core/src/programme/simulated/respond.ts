@@ -43,7 +43,7 @@ const PAUSE_LEAVES = working(
   'of what there was',
   'some minute of rest gives back half',
   [0.3, 0.6],
-).value;
+);
 /** Tissue load of a minute at half of the maximum, in units of an ordinary tolerance. */
 const LOAD_UNIT = working(
   'Simulated: tissue load',
@@ -51,29 +51,23 @@ const LOAD_UNIT = working(
   'units for a minute at half of the maximum',
   'two holds of half a minute every second day are borne by most for months',
   [0.3, 0.6],
-).value;
+);
 /** Load grows with effort faster than its seconds do. */
-const LOAD_POWER = working(
-  'Simulated: load by effort',
-  2,
-  'power',
-  'strain of tendon over force; between linear and cubic',
-  [1.5, 3],
-).value;
+const LOAD_POWER = working('Simulated: load by effort', 2, 'power', 'strain of tendon over force; between linear and cubic', [1.5, 3]);
 const FLARE_RATE = working(
   'Simulated: flare-ups',
   0.5,
   'per session and unit above the threshold',
   'twice the threshold flares up in four of ten sessions',
   [0.2, 1],
-).value;
+);
 const ADAPTS = working(
   'Simulated: tissue that adapts',
   0.004,
   'a session',
   'some tenth in a season of three sessions a week',
   [0.002, 0.008],
-).value;
+);
 const FLARE_DAYS = 12;
 const NIGHT_DAYS = 0.6;
 const whole = (value: number) => Math.min(10, Math.max(0, Math.round(value)));
@@ -89,7 +83,7 @@ function worked({ level, sets, amount }: Prescribed, effort: number) {
     seconds += done * level.secondsEach;
     const after = Math.min(1, used + (done * level.secondsEach) / fullS);
     worst = Math.max(worst, effort + (1 - effort) * after);
-    used = after * PAUSE_LEAVES;
+    used = after * PAUSE_LEAVES.value;
     if (done < amount) break;
     setsDone++;
   }
@@ -99,7 +93,7 @@ function worked({ level, sets, amount }: Prescribed, effort: number) {
 /** What it did to the tissue, in units of what is borne. */
 function loadOf({ level }: Prescribed, effort: number, seconds: number, tolerance: number): number {
   const strain = level.isPressed ? (level.strain * effort) / level.effort : level.strain;
-  return (LOAD_UNIT * (seconds / 60) * (Math.min(1.2, strain) / 0.5) ** LOAD_POWER) / tolerance;
+  return (LOAD_UNIT.value * (seconds / 60) * (Math.min(1.2, strain) / 0.5) ** LOAD_POWER.value) / tolerance;
 }
 
 /** Somebody who does not exist does a session: what the coach sees of it, and how they stand after. */
@@ -110,7 +104,7 @@ export function respond(who: SimulatedAthlete, from: SimulatedState, prescribed:
   const load = loadOf(prescribed, effort, seconds, from.tolerance);
   const irritation = from.irritation + load;
   const over = irritation / who.threshold;
-  const flared = from.flareDays === 0 && chance.happens(1 - Math.exp(-FLARE_RATE * Math.max(0, over - 1)));
+  const flared = from.flareDays === 0 && chance.happens(1 - Math.exp(-FLARE_RATE.value * Math.max(0, over - 1)));
   const hurts = flared || from.flareDays > 0;
   const scatter = who.scatter * chance.normal();
   const discomfort = whole((hurts ? 5 : 0) + 3 * Math.max(0, over - 0.45) + 0.5 * chance.normal());
@@ -125,7 +119,7 @@ export function respond(who: SimulatedAthlete, from: SimulatedState, prescribed:
     state: {
       strength: from.strength * (1 + (hurts ? 0 : who.gainPerWeek * stimulus * room)),
       irritation,
-      tolerance: from.tolerance * (flared ? 0.9 : 1 + ADAPTS * Math.min(1, load)),
+      tolerance: from.tolerance * (flared ? 0.9 : 1 + ADAPTS.value * Math.min(1, load)),
       flareDays: flared ? FLARE_DAYS : from.flareDays,
     },
   };

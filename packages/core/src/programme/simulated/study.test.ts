@@ -90,3 +90,14 @@ describe('simulated athletes', () => {
     expect(holding).toBeGreaterThanOrEqual(17);
   });
 });
+
+test('says how far its figures move with its constants, which is far more than chance moves them', () => {
+  const { flaredUp, climbed, band } = one({ athletes: 400 });
+  expect(band.flaredUp[0]).toBeLessThan(flaredUp.low);
+  expect(band.flaredUp[1]).toBeGreaterThan(flaredUp.high);
+  expect(band.flaredUp[1] - band.flaredUp[0]).toBeGreaterThan(0.15);
+  expect(band.climbed[0]).toBeLessThanOrEqual(climbed.value);
+  expect(band.climbed[1]).toBeGreaterThanOrEqual(climbed.value);
+  // The constants are where they were.
+  expect(one({ athletes: 100 })).toEqual(one({ athletes: 100 }));
+});

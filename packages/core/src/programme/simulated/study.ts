@@ -6,6 +6,7 @@ import { type Method, METHOD_LIMITS } from '../../model/method.js';
 import type { Movement } from '../../model/movement.js';
 import type { Limit } from '../../vocabulary/limit.js';
 import { type CourseOutcome, type CourseRules, simulatedCourse } from './course.js';
+import { CONSTANT_SETS, withSimulatedConstants } from './constant-sets.js';
 import { simulatedLevels } from './simulated-levels.js';
 
 /** Bounds of what may be asked of a study. */
@@ -48,6 +49,15 @@ export interface StudyRow {
   readonly soreShare: Estimate;
   readonly strength: Estimate;
   readonly sessions: number;
+  /** Between what each lies where the constants of the simulation are elsewhere in their ranges. */
+  readonly band: StudyBand;
+}
+
+/** Between what the means of a study lie with other constants. */
+export interface StudyBand {
+  readonly climbed: readonly [number, number];
+  readonly flaredUp: readonly [number, number];
+  readonly soreShare: readonly [number, number];
 }
 
 /** How often a method trains in a week. */
@@ -60,41 +70,72 @@ export const SESSIONS_A_WEEK: Record<Method['frequency'], number> = {
 /** Courses between two tellings of how far it is. */
 const BATCH = 50;
 
+/** So many courses a study takes: those of its athletes, and those of some of them with other constants. */
+export const coursesOf = ({ athletes, methods }: Pick<StudyQuestion, 'athletes' | 'methods'>): number =>
+  methods.length * (athletes + CONSTANT_SETS * bandAthletes(athletes));
+
 /** Goes through all courses; yields how many are done, and ends with the rows. The same question comes to the same figures. */
 export function* study(question: StudyQuestion): Generator<number, StudyRow[]> {
-  const { movement, methods, athletes, seed, weeks, sessionsPerStep, daysPerStep, sessionsPerWeek, easierEvery } = question;
+  const { movement, methods, athletes, seed } = question;
   const levels = simulatedLevels(movement, referencePerson(REFERENCE_BODIES['not stated'], STUDY_DAY));
   if (levels.length === 0) throw new RangeError(`${movement.name} has no level that an average person could do.`);
   const rows: StudyRow[] = [];
   let done = 0;
   for (const method of methods) {
-    const often = sessionsPerWeek ?? SESSIONS_A_WEEK[method.frequency];
-    const rules: CourseRules = {
-      method: {
-        ...method,
-        ...(sessionsPerStep !== null && { sessionsPerStep }),
-        ...(daysPerStep !== null && { daysPerStep }),
-      },
-      weeks,
-      sessionsPerWeek: often,
-      easierEvery,
-    };
+    const rules = rulesFor(method, question);
+    // The same people go through every method.
+    const course = (number: number) => simulatedCourse(movement, levels, rules, seed + number * SEED_STEP);
     const outcomes: CourseOutcome[] = [];
     for (let number = 0; number < athletes; number++) {
-      // The same people go through every method.
-      outcomes.push(simulatedCourse(movement, levels, rules, seed + number * SEED_STEP));
-      done++;
-      if (done % BATCH === 0) yield done;
+      outcomes.push(course(number));
+      if (++done % BATCH === 0) yield done;
     }
-    rows.push(rowOf(method, often, outcomes));
+    const others: CourseOutcome[][] = [];
+    for (let set = 0; set < CONSTANT_SETS; set++) {
+      others.push(withSimulatedConstants(set, () => Array.from({ length: bandAthletes(athletes) }, (_, number) => course(number))));
+      yield (done += bandAthletes(athletes));
+    }
+    rows.push(rowOf(method, rules.sessionsPerWeek, outcomes, others));
   }
   return rows;
 }
+
+/** Some of the athletes, again with other constants. */
+const bandAthletes = (athletes: number): number => Math.min(athletes, MOST_BAND_ATHLETES);
+const MOST_BAND_ATHLETES = 60;
+
+function rulesFor(method: Method, { weeks, sessionsPerStep, daysPerStep, sessionsPerWeek, easierEvery }: StudyQuestion): CourseRules {
+  return {
+    method: {
+      ...method,
+      ...(sessionsPerStep !== null && { sessionsPerStep }),
+      ...(daysPerStep !== null && { daysPerStep }),
+    },
+    weeks,
+    sessionsPerWeek: sessionsPerWeek ?? SESSIONS_A_WEEK[method.frequency],
+    easierEvery,
+  };
+}
+
 const STUDY_DAY = '2026-01-05';
 /** So that people of one seed are not those of the next. */
 const SEED_STEP = 7919;
 
-function rowOf({ id, name }: Method, sessionsPerWeek: number, outcomes: readonly CourseOutcome[]): StudyRow {
+/** The least and the most of what a figure is in each of some studies. */
+function bandOf(studies: readonly (readonly CourseOutcome[])[], figure: (outcomes: readonly CourseOutcome[]) => number): [number, number] {
+  const figures = studies.map(figure);
+  return [Math.min(...figures), Math.max(...figures)];
+}
+
+const flareShare = (outcomes: readonly CourseOutcome[]) => outcomes.filter(({ flareUps }) => flareUps > 0).length / outcomes.length;
+const soreShares = (outcomes: readonly CourseOutcome[]) => outcomes.map(({ sore, sessions }) => (sessions > 0 ? sore / sessions : 0));
+
+function rowOf(
+  { id, name }: Method,
+  sessionsPerWeek: number,
+  outcomes: readonly CourseOutcome[],
+  others: readonly (readonly CourseOutcome[])[],
+): StudyRow {
   const climbed = outcomes.map((outcome) => outcome.climbed);
   const sessions = outcomes.reduce((sum, outcome) => sum + outcome.sessions, 0);
   return {
@@ -102,9 +143,14 @@ function rowOf({ id, name }: Method, sessionsPerWeek: number, outcomes: readonly
     climbed: meanOf(climbed),
     climbedMost: [quantile(climbed, 0.1), quantile(climbed, 0.9)],
     flaredUp: shareOf(outcomes.filter(({ flareUps }) => flareUps > 0).length, outcomes.length),
-    soreShare: meanOf(outcomes.map(({ sore, sessions: all }) => (all > 0 ? sore / all : 0))),
+    soreShare: meanOf(soreShares(outcomes)),
     strength: meanOf(outcomes.map(({ strength }) => strength)),
     sessions: sessions / outcomes.length,
+    band: {
+      climbed: bandOf([outcomes, ...others], (all) => mean(all.map((outcome) => outcome.climbed))),
+      flaredUp: bandOf([outcomes, ...others], flareShare),
+      soreShare: bandOf([outcomes, ...others], (all) => mean(soreShares(all))),
+    },
   };
 }
 

@@ -1,14 +1,13 @@
 import { calendarDay, say, type Sentence } from '../../vocabulary/sentence.js';
-import { uniformInt } from 'pure-rand/distribution/uniformInt';
-import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { quantile } from 'simple-statistics';
-import { findLevel, type Movement } from '../../model/movement.js';
+import type { Movement } from '../../model/movement.js';
 import type { Method } from '../../model/method.js';
 import { working } from '../../vocabulary/constant.js';
 import { addDays, daysBetween } from '../../vocabulary/days.js';
 import { itemAt, lastOf } from '../../vocabulary/lists.js';
 import { counted } from '../../vocabulary/text.js';
-import { gateOf } from './gates.js';
+import { type CourseQuestion, gateCourses, type OtherHabits } from './gate-courses.js';
+import { heightOf } from './gate-height.js';
 import type { WorkDone } from './work-done.js';
 
 /** Something that would bring a gate forward, and by how many days. */
@@ -42,34 +41,14 @@ const FEWEST_DAYS = 14;
 const WIDEST_DAYS = 120;
 /** What lies further ahead is not said. */
 const FURTHEST_DAYS = 365;
-const DRAWS = 400;
-/** The same history always gives the same days. */
-const SEED = 20261128;
 const TAIL = 0.1;
 /** Less sooner than this is no advice. */
 const WORTH_DAYS = 3;
 const DAYS_A_WEEK = 7;
 
-/** From one session to the next: how far up the ladder, and how many days. */
-interface Stride {
-  readonly rise: number;
-  readonly days: number;
-}
-
-/** How far up a ladder a session was: the level, and how much of its gate. */
-export function heightOf(movement: Movement, done: WorkDone, method: Pick<Method, 'effortCeilingPercent'>): number {
-  const level = findLevel(movement, done.levelId);
-  const gate = level && gateOf(level, done.unit, method);
-  if (!level) return 0;
-  const amount = Math.max(1, done.sets) * done.amount;
-  const share = gate ? amount / (gate.sets * gate.amount) : 0;
-  const effort = gate?.effortPercent === undefined ? 1 : Math.min(1, (done.effortPercent ?? 0) / gate.effortPercent);
-  return movement.ladder.indexOf(level) + Math.min(1, share) * effort;
-}
-
 /**
- * Between what days the gate of a level is likely passed: the steps between somebody’s own sessions are resampled, with repeats, until it is reached
- * (Efron 1979, Ann Stat 7:1–26). @param history of one movement and hand, oldest first
+ * Between what days the gate of a level is likely passed: sessions like somebody’s own, resampled with repeats (Efron 1979, Ann Stat 7:1–26), go on by the rules of
+ * progress until it is reached, with the jumps from level to level and the setbacks that those rules make of what hurts. @param history of one movement and hand, oldest first
  */
 export function gateForecast(
   history: readonly WorkDone[],
@@ -86,12 +65,9 @@ export function gateForecast(
   const heights = history.map((done) => heightOf(movement, done, method));
   const goal = movement.ladder.findIndex(({ id }) => id === levelId) + 1;
   if (lastOf(heights) >= goal) return none('Already done.');
-  const strides = heights.slice(1).map((height, index): Stride => ({
-    rise: height - itemAt(heights, index),
-    days: Math.max(1, daysBetween(itemAt(history, index).onDay, itemAt(history, index + 1).onDay)),
-  }));
   if (lastOf(heights) <= itemAt(heights, 0)) return none(say`Can’t tell yet: no progress in the last ${counted(sessions, 'session')}.`);
-  const course = arrivals(strides, goal - lastOf(heights));
+  const question: CourseQuestion = { history, movement, method, today, goal, furthestDays: FURTHEST_DAYS };
+  const course = gateCourses(question, {}, TAIL);
   const late = quantile(course, 1 - TAIL);
   if (late > FURTHEST_DAYS) return none('Can’t tell: more than one prediction in ten is over a year away.');
   const on = (share: number) => addDays(today, Math.round(quantile(course, share)));
@@ -102,40 +78,23 @@ export function gateForecast(
     levelId,
     ...{ onDay: on(0.5), fromDay: on(TAIL), toDay: on(1 - TAIL) },
     why: say`From the ${sessions} sessions since ${calendarDay(itemAt(history, 0).onDay)}: eight predictions in ten fall in this range.`,
-    sooner: soonerBy(strides, goal - lastOf(heights), quantile(course, 0.5)),
+    sooner: soonerBy(question, quantile(course, 0.5)),
   };
 }
 
-/** Days until a height is reached, in many courses; one that never comes there is as far as can be. */
-function arrivals(strides: readonly Stride[], rise: number): number[] {
-  const random = xoroshiro128plus(SEED);
-  return Array.from({ length: DRAWS }, () => {
-    let [height, days] = [0, 0];
-    while (height < rise && days <= 2 * FURTHEST_DAYS) {
-      const stride = itemAt(strides, uniformInt(random, 0, strides.length - 1));
-      height = Math.max(-1, height + stride.rise);
-      days += stride.days;
-    }
-    return days;
-  });
-}
-
-/** What of it is in somebody’s hands: training oftener, and no steps back. */
-function soonerBy(strides: readonly Stride[], rise: number, now: number): Sooner[] {
-  const days = strides.reduce((sum, stride) => sum + stride.days, 0);
-  const aWeek = (DAYS_A_WEEK * strides.length) / days;
-  const fewerDays = aWeek / (aWeek + 1);
+/** What of it is in somebody’s hands: training oftener, without long gaps and without flare-ups. */
+function soonerBy(question: CourseQuestion, now: number): Sooner[] {
+  const { history } = question;
+  const days = daysBetween(itemAt(history, 0).onDay, lastOf(history).onDay);
+  const aWeek = (DAYS_A_WEEK * (history.length - 1)) / days;
   const longest = Math.ceil(DAYS_A_WEEK / aWeek);
-  const ways: { words: string; strides: Stride[] }[] = [
-    { words: 'one more session a week', strides: strides.map((each) => ({ ...each, days: Math.max(1, each.days * fewerDays) })) },
-    {
-      words: `no gap longer than ${counted(longest, 'day')}`,
-      strides: strides.map((each) => ({ ...each, days: Math.min(each.days, longest) })),
-    },
-    { words: 'without steps back', strides: strides.map((each) => ({ ...each, rise: Math.max(0, each.rise) })) },
+  const ways: { words: string; habits: OtherHabits }[] = [
+    { words: 'one more session a week', habits: { gapTimes: aWeek / (aWeek + 1) } },
+    { words: `no gap longer than ${counted(longest, 'day')}`, habits: { longestGap: longest } },
+    { words: 'without a flare-up', habits: { withoutSetbacks: true } },
   ];
-  return ways.flatMap(({ words, strides: other }) => {
-    const sooner = Math.round(now - quantile(arrivals(other, rise), 0.5));
+  return ways.flatMap(({ words, habits }) => {
+    const sooner = Math.round(now - quantile(gateCourses(question, habits), 0.5));
     return sooner >= WORTH_DAYS ? [{ words, days: sooner }] : [];
   });
 }

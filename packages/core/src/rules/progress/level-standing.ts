@@ -65,15 +65,39 @@ export function standingOf(history: readonly WorkDone[], question: StandingQuest
   const last = lastOf(history);
   const level = findLevel(movement, last.levelId);
   const gate = level ? gateOf(level, last.unit, method) : null;
-  const streak = gate ? trailing(history, (done) => done.levelId === last.levelId && meets(gate, done, method)) : 0;
-  const judged: Judged = level
-    ? stepFrom(history, level, gate, streak, question)
-    : { step: HOLD, because: 'not yet', why: 'This level no longer exists.' };
-  return { movementId: movement.id, hand: last.hand, levelId: last.levelId, last, gate, streak, ...judged, history };
+  const streak = streakOf(history, gate, question);
+  const { step, because, why } = judged(history, level, gate, streak, question);
+  return { movementId: movement.id, hand: last.hand, levelId: last.levelId, last, gate, streak, step, because, why: why(), history };
 }
 
+/** The next step alone, without its words. @param history of one movement and one hand, oldest first; at least one session */
+export function stepAfter(history: readonly WorkDone[], question: StandingQuestion): Step {
+  const last = lastOf(history);
+  const level = findLevel(question.movement, last.levelId);
+  const gate = level ? gateOf(level, last.unit, question.method) : null;
+  return judged(history, level, gate, streakOf(history, gate, question), question).step;
+}
+
+/** Sessions one after the other, up to the last, in which the gate of its level was met. */
+const streakOf = (history: readonly WorkDone[], gate: Gate | null, { method }: Pick<StandingQuestion, 'method'>): number => {
+  const { levelId } = lastOf(history);
+  return gate ? trailing(history, (done) => done.levelId === levelId && meets(gate, done, method)) : 0;
+};
+
+const judged = (
+  history: readonly WorkDone[],
+  level: Level | undefined,
+  gate: Gate | null,
+  streak: number,
+  question: StandingQuestion,
+): Judged =>
+  level ? stepFrom(history, level, gate, streak, question) : { step: HOLD, because: 'not yet', why: () => 'This level no longer exists.' };
+
 const HOLD: Step = { kind: 'hold' };
-type Judged = Pick<LevelStanding, 'step' | 'because' | 'why'>;
+/** A step with what it rests on; the sentence is only written where somebody reads it. */
+interface Judged extends Pick<LevelStanding, 'step' | 'because'> {
+  readonly why: () => Sentence;
+}
 
 const trailing = (history: readonly WorkDone[], holds: (done: WorkDone) => boolean): number => {
   const from = history.findLastIndex((done) => !holds(done));
@@ -89,15 +113,15 @@ function stepFrom(history: readonly WorkDone[], level: Level, gate: Gate | null,
     return {
       step: HOLD,
       because: 'barred',
-      why: say`The ${HAND_WORDS[last.hand]} stays unchanged until it is cleared.`,
+      why: () => say`The ${HAND_WORDS[last.hand]} stays unchanged until it is cleared.`,
     };
   if (!isClean(last, method)) {
     const unmet = unmetIn(last, method);
     const form = last.formFaults.length > 0 ? [`${capital(formWords(last.formFaults))}.`] : [];
     const reasons = [...(unmet ? [unmet.words(last, method)] : []), ...form].join(' ');
-    return { step: HOLD, because: unmet ? 'unclean' : 'form', why: say`${reasons} Repeat it unchanged.` };
+    return { step: HOLD, because: unmet ? 'unclean' : 'form', why: () => say`${reasons} Repeat it unchanged.` };
   }
-  if (!gate) return { step: HOLD, because: 'not yet', why: 'Unchanged.' };
+  if (!gate) return { step: HOLD, because: 'not yet', why: () => 'Unchanged.' };
   return moreAfter(history, level, gate, streak, question);
 }
 
@@ -126,16 +150,16 @@ function lessAfter(history: readonly WorkDone[], { id }: Level, { movement, meth
       return {
         step: { kind: 'level down', levelId: calm.levelId },
         because,
-        why: say`${symptom}: go back to the last pain-free level, from ${calendarDay(calm.onDay)}.`,
+        why: () => say`${symptom}: go back to the last pain-free level, from ${calendarDay(calm.onDay)}.`,
       };
-    if (below) return { step: { kind: 'level down', levelId: below.id }, because, why: say`${symptom}: go back a level.` };
-    return { step: { kind: 'ease' }, because, why: say`${symptom} on the lowest level: do less of it, or a different movement.` };
+    if (below) return { step: { kind: 'level down', levelId: below.id }, because, why: () => say`${symptom}: go back a level.` };
+    return { step: { kind: 'ease' }, because, why: () => say`${symptom} on the lowest level: do less of it, or a different movement.` };
   }
   if (away < AWAY_DAYS) return againOutOfForm(history, id);
   const gap = `${away} days since the last time`;
   return below
-    ? { step: { kind: 'level down', levelId: below.id }, because: 'away', why: say`${gap}: go back a level.` }
-    : { step: { kind: 'ease' }, because: 'away', why: say`${gap}: start with less of it.` };
+    ? { step: { kind: 'level down', levelId: below.id }, because: 'away', why: () => say`${gap}: go back a level.` }
+    : { step: { kind: 'ease' }, because: 'away', why: () => say`${gap}: start with less of it.` };
 }
 
 /** A fault of form in two sessions in a row comes from the dose, not from the day: less, until the form is good (practice: quality ends a set). Working value. */
@@ -148,7 +172,7 @@ function againOutOfForm(history: readonly WorkDone[], levelId: string): Judged |
   return {
     step: { kind: 'ease' },
     because: 'form',
-    why: say`${capital(formWords(again))}, ${OUT_OF_FORM} sessions in a row: do less until it’s pain-free.`,
+    why: () => say`${capital(formWords(again))}, ${OUT_OF_FORM} sessions in a row: do less until it’s pain-free.`,
   };
 }
 
@@ -169,29 +193,32 @@ function moreAfter(
     daysSince(sessions) >= method.daysPerStep ? null : `at most once in ${counted(method.daysPerStep, 'day')}`;
   if (streak >= gate.sessions) {
     const above = neighbourLevel(movement, level.id, 1);
-    if (!above) return { step: HOLD, because: 'not yet', why: say`${capital(gateWords(gate))}: done, and this is the highest level.` };
+    if (!above)
+      return { step: HOLD, because: 'not yet', why: () => say`${capital(gateWords(gate))}: done, and this is the highest level.` };
     const wait = tooSoon(streak);
     if (wait !== null)
-      return { step: HOLD, because: 'not yet', why: say`${capital(gateWords(gate))}: done. Next comes “${above.name}”: ${wait}.` };
+      return { step: HOLD, because: 'not yet', why: () => say`${capital(gateWords(gate))}: done. Next comes “${above.name}”: ${wait}.` };
     const step: Step = { kind: 'level up', levelId: above.id };
-    return { step, because: 'clean', why: say`${capital(gateWords(gate))}: done. Next comes “${above.name}”.` };
+    return { step, because: 'clean', why: () => say`${capital(gateWords(gate))}: done. Next comes “${above.name}”.` };
   }
   const clean = trailing(history, (done) => isSameDose(done, last) && isClean(done, method));
   const goesOn = nextDose(level, last, gate, method);
-  if (!goesOn) return { step: HOLD, because: 'not yet', why: say`${streak} of ${gate.sessions} sessions at the gate, ${gateWords(gate)}.` };
+  if (!goesOn)
+    return { step: HOLD, because: 'not yet', why: () => say`${streak} of ${gate.sessions} sessions at the gate, ${gateWords(gate)}.` };
   if (clean < method.sessionsPerStep) {
     return {
       step: HOLD,
       because: 'not yet',
-      why: say`${is}, clean in ${clean} of ${method.sessionsPerStep} sessions: once more before it increases.`,
+      why: () => say`${is}, clean in ${clean} of ${method.sessionsPerStep} sessions: once more before it increases.`,
     };
   }
   const wait = tooSoon(clean);
-  if (wait !== null) return { step: HOLD, because: 'not yet', why: say`${is}, clean in the last ${clean} sessions: increase ${wait}.` };
+  if (wait !== null)
+    return { step: HOLD, because: 'not yet', why: () => say`${is}, clean in the last ${clean} sessions: increase ${wait}.` };
   return {
     step: goesOn,
     because: 'clean',
-    why: say`${is}, clean in the last ${clean} sessions. Next: ${doseWords(last, goesOn)}. Level up at ${gateWords(gate)}.`,
+    why: () => say`${is}, clean in the last ${clean} sessions. Next: ${doseWords(last, goesOn)}. Level up at ${gateWords(gate)}.`,
   };
 }
 
@@ -211,6 +238,15 @@ function nextDose({ dosing }: Level, last: WorkDone, gate: Gate, { effortStepPer
     return { kind: 'effort', to: Math.min(gate.effortPercent, last.effortPercent + effortStepPercent) };
   }
   return null;
+}
+
+/** What would be more than was done at last, whether or not it is time for it; null at the top of the ladder. */
+export function moreThan(last: WorkDone, { movement, method }: Pick<StandingQuestion, 'movement' | 'method'>): Step | null {
+  const level = findLevel(movement, last.levelId);
+  const gate = level && gateOf(level, last.unit, method);
+  if (!level || !gate) return null;
+  const above = neighbourLevel(movement, level.id, 1);
+  return nextDose(level, last, gate, method) ?? (above ? { kind: 'level up', levelId: above.id } : null);
 }
 
 /** A dose after a step, in words. */

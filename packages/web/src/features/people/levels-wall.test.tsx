@@ -88,10 +88,10 @@ test('when gates are likely passed is told of the hand that comes there last, or
     fromDay,
     onDay: fromDay,
     toDay: '2026-08-01',
-    sooner: [{ words: 'without steps back', days: 9 }],
+    sooner: [{ words: 'without a flare-up', days: 9 }],
   });
   const goal = { words: 'weight bearing in wrist extension', levelName: 'Wall', forecast: UNKNOWN };
   await walls([level({ forecast: forecastFor('2026-06-20'), goal }), level({ hand: 'right', forecast: forecastFor('2026-07-04'), goal })]);
-  expect(screen.getByText('likely 4 Jul 2026 to 1 Aug 2026').parentElement?.textContent).toContain('Sooner by without steps back (9 days)');
+  expect(screen.getByText('likely 4 Jul 2026 to 1 Aug 2026').parentElement?.textContent).toContain('Sooner by without a flare-up (9 days)');
   expect(screen.getByText(/^Goal, weight bearing in wrist extension: “Wall”: not known yet: 2 sessions\./)).toBeTruthy();
 });

@@ -47,8 +47,9 @@ export function StudyResult({ study, forget }: { study: DoneStudy; forget: () =>
         </table>
       </div>
       <p className="mt-1 text-fine text-ink-soft">
-        The mark is the mean; the range below holds 95 % of such studies. The methods differ here in training days, growth of doses,
-        discomfort allowed and effort limit.
+        The mark is the mean. The ranges show how far it moves when the simulation’s assumptions (recovery, tolerance, flare-ups and others)
+        lie elsewhere in their likely range: differences between methods that are smaller say nothing. The methods differ here in training
+        days, growth of doses, discomfort allowed and effort limit.
       </p>
     </Part>
   );
@@ -63,10 +64,10 @@ function paceWords({ sessionsPerStep, daysPerStep }: StudyQuestion): string {
   return words.join(', ') || 'at each method’s own pace';
 }
 
-const percent = (share: number) => Math.max(0, 100 * share).toFixed(1);
+const percent = (share: number) => Math.max(0, 100 * share).toFixed(0);
 
 function Row({ row, most }: { row: StudyRow; most: number }) {
-  const { name, sessionsPerWeek, climbed, climbedMost, flaredUp, soreShare, sessions } = row;
+  const { name, sessionsPerWeek, climbed, climbedMost, flaredUp, soreShare, sessions, band } = row;
   return (
     <tr className="border-t border-line">
       <th className="py-1.5 pr-3 text-left font-semibold">
@@ -79,16 +80,21 @@ function Row({ row, most }: { row: StudyRow; most: number }) {
       <td className="py-1.5 pr-3 text-right whitespace-nowrap figures">
         {climbed.value.toFixed(1)}
         <span className="block text-fine text-ink-soft">
-          {climbed.low.toFixed(2)}–{climbed.high.toFixed(2)}
+          {band.climbed[0].toFixed(1)}–{band.climbed[1].toFixed(1)}
         </span>
       </td>
       <td className="w-48 py-1.5 pr-3">
-        <Band low={flaredUp.low} at={flaredUp.value} high={flaredUp.high} most={1} fill="bg-load-4" />
+        <Band low={band.flaredUp[0]} at={flaredUp.value} high={band.flaredUp[1]} most={1} fill="bg-load-4" />
         <span className="text-fine text-ink-soft figures">
-          {percent(flaredUp.value)} % ({percent(flaredUp.low)}–{percent(flaredUp.high)})
+          {percent(flaredUp.value)} % ({percent(band.flaredUp[0])}–{percent(band.flaredUp[1])})
         </span>
       </td>
-      <td className="py-1.5 pr-3 text-right figures">{percent(soreShare.value)} %</td>
+      <td className="py-1.5 pr-3 text-right whitespace-nowrap figures">
+        {percent(soreShare.value)} %
+        <span className="block text-fine text-ink-soft">
+          {percent(band.soreShare[0])}–{percent(band.soreShare[1])}
+        </span>
+      </td>
       <td className="py-1.5 text-right figures">{sessions.toFixed(0)}</td>
     </tr>
   );

@@ -1,4 +1,4 @@
-import type { StudyQuestion, StudyRow } from '@clay-pot/core';
+import { coursesOf, type StudyQuestion, type StudyRow } from '@clay-pot/core';
 import { proxy, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { StudyWorker } from '../../workers/study-worker.js';
@@ -28,7 +28,7 @@ export function useStudy() {
     setShare(0);
     const mine = new Worker(new URL('../../workers/study-worker.ts', import.meta.url), { type: 'module' });
     worker.current = mine;
-    const all = question.athletes * question.methods.length;
+    const all = coursesOf(question);
     try {
       const rows = await wrap<StudyWorker>(mine).run(
         question,
