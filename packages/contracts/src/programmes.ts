@@ -1,10 +1,23 @@
-import { list, PROGRAMME, PROGRAMME_LIMITS, type Programme, record, SEQUENCE, type Sequence, text } from '@clay-pot/core';
+import {
+  list,
+  oneOf,
+  PROGRAMME,
+  PROGRAMME_LIMITS,
+  type Programme,
+  type ProgrammeFinding,
+  record,
+  type Sentence,
+  SEQUENCE,
+  type Sequence,
+  text,
+  WEEKDAYS,
+} from '@clay-pot/core';
 import { PersonInput } from './mechanics.js';
 import { IsDay, IsId, IsText } from './validation/fields.js';
 import { IsDocument } from './validation/is-document.js';
 import { OptionalField } from './validation/optional-field.js';
 
-export type { EvaluateAnswer, EvaluatedSession, EvaluateWork } from '@clay-pot/core/answers';
+export type { CopyAnswer, EvaluateAnswer, EvaluatedSession, EvaluateWork } from '@clay-pot/core/answers';
 
 /** Characters of a file: eight sequences of the longest, and four hundred sessions. */
 const PROGRAMME_FILE_LENGTH = 900_000;
@@ -74,4 +87,41 @@ export interface CalendarLink {
   madeAt: string | null;
   /** Told once, when it is made: only its hash is kept. */
   path: string | null;
+}
+
+/** For whom a programme is copied, under which id, and on which weekdays they have time. */
+export class CopyInput {
+  /** Id of the copy, made by the sender. */
+  @IsId('a copy')
+  readonly copyId: string;
+  @IsId('an athlete')
+  readonly athleteId: string;
+  /** As the source has them where left out. */
+  @OptionalField()
+  @IsDocument(list(oneOf<number>(WEEKDAYS), { min: 1, max: WEEKDAYS.length, unique: true, what: 'weekdays, each once' }))
+  readonly weekdays?: readonly number[];
+}
+
+/** Somebody who follows a programme with a copy of their own. */
+export interface CopyItem {
+  /** Of the copy. */
+  id: string;
+  etag: string;
+  athleteId: string;
+  athleteName: string;
+  weekdays: readonly number[] | null;
+  lastDay: string;
+  next: { day: string; sequenceId: string } | null;
+  /** Whether the source has changed since the copy was made, brought up to date, or kept. */
+  isBehind: boolean;
+}
+
+/** A programme as somebody else would do it. */
+export interface CopyPreview {
+  athleteId: string;
+  athleteName: string;
+  document: Programme;
+  /** What is other in it than in the source, or than in the copy that is there. */
+  differences: readonly Sentence[];
+  findings: readonly ProgrammeFinding[];
 }

@@ -3,7 +3,18 @@ export { CAUTION_IDS, type CautionId, CAUTIONS, WRITTEN_CAUTION_IDS } from './vo
 export { clock, countdown, minutesText } from './vocabulary/clock.js';
 export { constants, withValue } from './vocabulary/constant.js';
 export { type Contact, CONTACTS, type Facing, FACINGS } from './vocabulary/contacts.js';
-export { addDays, ageOn, daysBetween, dayWords, hoursBetween, isDay, isInstant, weekdayOf, WEEKDAYS } from './vocabulary/days.js';
+export {
+  addDays,
+  ageOn,
+  daysBetween,
+  dayWords,
+  hoursBetween,
+  isDay,
+  isInstant,
+  WEEKDAY_NAMES,
+  weekdayOf,
+  WEEKDAYS,
+} from './vocabulary/days.js';
 export { DIGITS } from './vocabulary/digits.js';
 export { type Fault, sentence, under } from './vocabulary/fault.js';
 export { faultsOf, MOST_FAULTS, requirementOf } from './vocabulary/faults.js';

@@ -77,6 +77,7 @@ function bodyFor(method: string, path: string): unknown {
   if (path === '/programmes/{id}') {
     return { athleteId: ids['athletes'], document: { ...programmeOf(ids['sequences']!), title: 'Taken over' } };
   }
+  if (path.startsWith('/programmes/{id}/copies')) return { copyId: uuid(), athleteId: ids['athletes'] };
   if (path.startsWith('/assignments')) {
     return { athleteId: ids['athletes'], sequenceId: ids['sequences'], weekdays: [2], fromDay: '2026-01-01' };
   }

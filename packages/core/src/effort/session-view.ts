@@ -32,7 +32,12 @@ export interface SessionQuestion {
   readonly person: Person;
   readonly method: Method;
   /** What is on record of an athlete; null for anybody. */
-  readonly athlete: { readonly cautions: readonly RecordedCaution[]; readonly equipment: readonly Equipment[] } | null;
+  readonly athlete: {
+    readonly cautions: readonly RecordedCaution[];
+    readonly equipment: readonly Equipment[];
+    /** Movements that nothing proposes for them. */
+    readonly leftOut?: readonly string[] | undefined;
+  } | null;
   /** Sessions carried out before, oldest first. */
   readonly past: readonly PastSession[];
   /** ISO 8601 instant at which the session would begin. */

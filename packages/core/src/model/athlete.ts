@@ -21,6 +21,8 @@ export const ATHLETE_LIMITS = {
   cautions: 60,
   cautionNoteLength: 300,
   clearedByLength: 120,
+  movementIdLength: 80,
+  leftOut: 200,
 } as const;
 
 /** Bounds of what a clearance may limit. */
@@ -101,6 +103,8 @@ export const ATHLETE = record({
   equipment: list(oneOf(EQUIPMENT), { max: EQUIPMENT.length, unique: true }),
   cautions: list(RECORDED_CAUTION, { max: ATHLETE_LIMITS.cautions }),
   notes: text(ATHLETE_LIMITS.notesLength, 0, 'Notes'),
+  /** Movements that are not proposed for them, whatever else speaks for one. */
+  leftOut: optional(list(text(ATHLETE_LIMITS.movementIdLength, 1), { max: ATHLETE_LIMITS.leftOut, unique: true })),
 });
 /** What is known of an athlete. */
 export type AthleteRecord = Of<typeof ATHLETE>;

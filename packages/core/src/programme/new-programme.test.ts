@@ -6,7 +6,7 @@ import type { Sequence } from '../model/sequence.js';
 import { runs } from '../properties.fixture.js';
 import { WORK } from '../rules/checks/block-views.js';
 import { person } from '../rules/checks/sessions.fixture.js';
-import { addDays, daysBetween } from '../vocabulary/days.js';
+import { addDays, daysBetween, weekdayOf } from '../vocabulary/days.js';
 import { EQUIPMENT } from '../vocabulary/places.js';
 import { evaluateProgramme } from './evaluate.js';
 import { newProgramme, type NewProgramme, spacingOf } from './new-programme.js';
@@ -116,6 +116,7 @@ describe('a new programme', () => {
         };
         const { programme, view } = made(asked(wish, loading, [LOADING_PLAN, LIGHTER_PLAN, EASY_PLAN]));
         expect(checkProgramme(programme)).toEqual([]);
+        for (const session of programme.sessions) expect(weekdays).toContain(weekdayOf(session.day));
         // Few days leave no room for half of the fullest week; all else is kept.
         const said = view.findings.filter(({ rule, fix }) => rule !== 'taper' || fix !== undefined);
         expect(said.map(({ rule, day: when }) => `${rule} ${when}`)).toEqual([]);

@@ -1,9 +1,12 @@
 import { mondayOf, type Programme } from '../model/programme.js';
 import type { Sequence } from '../model/sequence.js';
-import { addDays } from '../vocabulary/days.js';
+import { addDays, weekdayOf } from '../vocabulary/days.js';
+import type { GroupDoses } from '../vocabulary/muscles.js';
 import { amountLoads } from './amount-loads.js';
+import type { DayLoad } from './done-days.js';
 import { editProgramme } from './edits.js';
 import { evaluateProgramme } from './evaluate.js';
+import type { ProgrammeFinding } from './finding.js';
 import { risingWeeks } from './rising-weeks.js';
 import { LIGHTER_PLAN, LOADING_PLAN, scheduled, type ScheduleWish } from './schedule.js';
 import { dosesBetween, loadOn, type ProgrammeQuestion } from './seen.js';
@@ -44,15 +47,19 @@ export function newProgramme(question: NewProgramme): Programme {
     ...(event && { event }),
   };
   const loads = amountLoads(made, context);
-  const monday = mondayOf(fromDay);
-  const past = context.past.map(loadOn);
-  const before = Array.from({ length: WEEKS_BEFORE }, (_, index) => {
-    const from = addDays(monday, -7 * (index + 1));
-    return dosesBetween(past, from, addDays(from, 6));
-  });
-  const { weeks, peak } = risingWeeks({ programme: made, loads, method, before });
+  const { weeks, peak } = risingWeeks({ programme: made, loads, method, before: pastWeeks(context.past, fromDay) });
   const programme = tapered({ programme: { ...made, weeks: [...weeks] }, wish, loads, method, peak });
-  return mended(used(programme), context);
+  return mended(used(programme), context, wish.weekdays);
+}
+
+/** What was done in the weeks before a day’s, the latest first. */
+export function pastWeeks(past: readonly DayLoad[], fromDay: string): GroupDoses[] {
+  const monday = mondayOf(fromDay);
+  const loads = past.map(loadOn);
+  return Array.from({ length: WEEKS_BEFORE }, (_, index) => {
+    const from = addDays(monday, -7 * (index + 1));
+    return dosesBetween(loads, from, addDays(from, 6));
+  });
 }
 
 /** Without plans of which no session is left. */
@@ -62,15 +69,30 @@ const used = (programme: Programme): Programme => ({
 });
 
 /** What a rule finds in a fresh programme is mended by its own fix, one after the other, where less is found then. */
-function mended(programme: Programme, context: Omit<ProgrammeQuestion, 'programme'>): Programme {
+export function mended(programme: Programme, context: Omit<ProgrammeQuestion, 'programme'>, weekdays: readonly number[]): Programme {
+  const isOnDays = ({ sessions }: Programme) => sessions.every(({ day }) => weekdays.includes(weekdayOf(day)));
   let now = programme;
   for (let times = 0; times < MOST_MENDS; times++) {
     const { findings } = evaluateProgramme({ ...context, programme: now });
-    const next = findings
-      .flatMap(({ fix }) => (fix ? [editProgramme(now, fix.edits)] : []))
-      .find((after) => evaluateProgramme({ ...context, programme: after }).findings.length < findings.length);
+    const next =
+      findings
+        .flatMap(({ fix }) => (fix ? [editProgramme(now, fix.edits)] : []))
+        .find((after) => isOnDays(after) && evaluateProgramme({ ...context, programme: after }).findings.length < findings.length) ??
+      withoutOne(now, findings, context);
     if (!next) break;
     now = next;
   }
   return now;
+}
+
+/** Without a session that a rule objects to, where nothing else helps: on the weekdays that there are is no other day for it. */
+function withoutOne(
+  programme: Programme,
+  findings: readonly ProgrammeFinding[],
+  context: Omit<ProgrammeQuestion, 'programme'>,
+): Programme | undefined {
+  return findings
+    .filter(({ fix }) => fix?.edits.some(({ kind }) => kind === 'move'))
+    .map(({ sessionIds: [sessionId = ''] }) => editProgramme(programme, [{ kind: 'remove', sessionId }]))
+    .find((after) => evaluateProgramme({ ...context, programme: after }).findings.length < findings.length);
 }

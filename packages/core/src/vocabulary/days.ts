@@ -1,6 +1,9 @@
 /** ISO weekdays: Monday 1 … Sunday 7. */
 export const WEEKDAYS = [1, 2, 3, 4, 5, 6, 7] as const;
 
+/** Weekdays as calendars write them, Monday first. */
+export const WEEKDAY_NAMES = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
+
 /** ISO weekday of an ISO date. @example weekdayOf('2026-06-10') → 3 */
 export function weekdayOf(day: string): number {
   return ((new Date(`${day}T00:00:00Z`).getUTCDay() + 6) % 7) + 1;

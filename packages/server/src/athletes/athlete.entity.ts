@@ -48,4 +48,8 @@ export class AthleteRow extends StudioOwned {
 
   @Column('varchar', { length: ATHLETE_LIMITS.notesLength })
   notes: string;
+
+  /** Movements that are not proposed for them. */
+  @Column('json', { name: 'left_out' })
+  leftOut: NonNullable<AthleteRecord['leftOut']>;
 }

@@ -50,13 +50,14 @@ export class AthletesService {
   }
 
   /** Creates or replaces. Creating twice with the same content is one creation; replacing needs the version that was edited. */
-  async put(scope: StudioScope, id: string, input: AthleteInput, ifMatch: string | undefined): Promise<Athlete> {
+  async put(scope: StudioScope, id: string, { leftOut = [], ...sent }: AthleteInput, ifMatch: string | undefined): Promise<Athlete> {
+    const input = { ...sent, ...(leftOut.length > 0 && { leftOut }) };
     const faults = checkAthlete(input, dayIn(scope.timeZone, this.clock.now()));
     if (faults.length) throw invalid(faults);
     await this.checkStops(scope, id, input, ifMatch);
     return ATHLETES_KEPT.put(scope, id, {
       ifMatch,
-      content: input,
+      content: { ...input, leftOut },
       fresh: { evidenceRevision: 0 },
       get: (of) => this.get(of, id),
       isSame: ({ id: _id, etag: _etag, ...content }) => same<AthleteInput>(content, input),
@@ -74,8 +75,8 @@ export class AthletesService {
 }
 
 /** A row as the API shows it. */
-export function athleteView({ studioId: _studioId, rowVersion, evidenceRevision: _revision, ...row }: AthleteRow): Athlete {
-  return { ...row, etag: etagOf(rowVersion) };
+export function athleteView({ studioId: _studioId, rowVersion, evidenceRevision: _revision, leftOut, ...row }: AthleteRow): Athlete {
+  return { ...row, ...(leftOut.length > 0 && { leftOut }), etag: etagOf(rowVersion) };
 }
 
 function countByDay(days: readonly string[]): { day: string; sessions: number }[] {

@@ -11,6 +11,7 @@ import { MethodRow } from '../methods/method.entity.js';
 import { MovementNameRow } from '../movements/movement-name.entity.js';
 import { SuggestionAnswerRow } from '../suggestions/suggestion.entities.js';
 import { CalendarLinkRow } from '../calendar/calendar-link.entity.js';
+import { ProgrammeCopyRow } from '../programmes/programme-copy.entity.js';
 import { ProgrammeRow } from '../programmes/programme.entity.js';
 import { MovementRow } from '../movements/movement.entity.js';
 import { ReadingRow } from '../readings/reading.entity.js';
@@ -43,6 +44,7 @@ import { DerivedValues2030000000000 } from './migrations/2030000000000-derived-v
 import { Predictions2040000000000 } from './migrations/2040000000000-predictions.js';
 import { DemoStudio2060000000000 } from './migrations/2060000000000-demo-studio.js';
 import { Suggestions2070000000000 } from './migrations/2070000000000-suggestions.js';
+import { ProgrammeCopies2080000000000 } from './migrations/2080000000000-programme-copies.js';
 import { FiledSequences2050000000000 } from './migrations/2050000000000-filed-sequences.js';
 import { DaysOfSessions2000000000000 } from './migrations/2000000000000-days-of-sessions.js';
 import { Programmes1940000000000 } from './migrations/1940000000000-programmes.js';
@@ -70,6 +72,7 @@ export const ENTITIES = [
   MovementRow,
   MovementNameRow,
   ProgrammeRow,
+  ProgrammeCopyRow,
   CalendarLinkRow,
   SuggestionAnswerRow,
   KeptAnswerRow,
@@ -117,6 +120,7 @@ export function dataSourceOptions(url: string, limitS = QUERY_LIMIT_S): DataSour
       FiledSequences2050000000000,
       DemoStudio2060000000000,
       Suggestions2070000000000,
+      ProgrammeCopies2080000000000,
     ],
     synchronize: false,
     timezone: 'Z',

@@ -40,7 +40,7 @@ export class CircumstancesService {
     const { athleteId } = question;
     const row = athleteId ? await scope.of(AthleteRow).get(athleteId, 'athlete') : null;
     const past = athleteId ? await this.past.of(scope, athleteId, subject.person, now, pastDays) : [];
-    const athlete = row && { cautions: cautionsOn(row, dayIn(scope.timeZone, now)), equipment: row.equipment };
+    const athlete = row && { cautions: cautionsOn(row, dayIn(scope.timeZone, now)), equipment: row.equipment, leftOut: row.leftOut };
     return { library, subject: subject, athlete, past, now: now.toISOString() };
   }
 }

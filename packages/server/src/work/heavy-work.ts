@@ -2,6 +2,7 @@ import { createRequire } from 'node:module';
 import type {
   answerSuggestions,
   answerCompose,
+  answerCopy,
   answerEvaluate,
   answerEvidence,
   answerForecasts,
@@ -18,6 +19,7 @@ import { plain } from '../http/problem.js';
 interface Work {
   answerSuggestions: typeof answerSuggestions;
   answerCompose: typeof answerCompose;
+  answerCopy: typeof answerCopy;
   answerEvaluate: typeof answerEvaluate;
   answerEvidence: typeof answerEvidence;
   answerForecasts: typeof answerForecasts;

@@ -1,8 +1,7 @@
-import { itemAt, readNumber, isDay } from '@clay-pot/core';
+import { isDay, itemAt, readNumber, WEEKDAY_NAMES } from '@clay-pot/core';
 import { differenceInCalendarDays } from 'date-fns';
 
-/** ISO weekdays, Monday first. */
-export const WEEKDAY_NAMES = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
+export { WEEKDAY_NAMES } from '@clay-pot/core';
 // The browser's own names of months: those of the library weigh more than all else that the first page needs of it.
 const MONTH = new Intl.DateTimeFormat('en-US', { month: 'short' });
 const DAYS_OF_MONTH = 365.25 / 12;

@@ -15,7 +15,16 @@ const levels = simulatedLevels(movement, referencePerson(REFERENCE_BODIES['not s
 const question = (more: Partial<StudyQuestion> = {}): StudyQuestion => ({
   movement,
   methods: [METHODS['floor-loading']],
-  ...{ athletes: 200, seed: 20261128, weeks: 12, sessionsPerStep: 2, daysPerStep: 6, sessionsPerWeek: null, easierEvery: 4 },
+  ...{
+    athletes: 200,
+    seed: 20261128,
+    weeks: 12,
+    sessionsPerStep: 2,
+    daysPerStep: 6,
+    sessionsPerWeek: null,
+    easierEvery: 4,
+    bandAthletes: 0,
+  },
   ...more,
 });
 const one = (more?: Partial<StudyQuestion>) => itemAt(studied(question(more)), 0);
@@ -92,7 +101,7 @@ describe('simulated athletes', () => {
 });
 
 test('says how far its figures move with its constants, which is far more than chance moves them', () => {
-  const { flaredUp, climbed, band } = one({ athletes: 400 });
+  const { flaredUp, climbed, band } = one({ athletes: 400, bandAthletes: 60 });
   expect(band.flaredUp[0]).toBeLessThan(flaredUp.low);
   expect(band.flaredUp[1]).toBeGreaterThan(flaredUp.high);
   expect(band.flaredUp[1] - band.flaredUp[0]).toBeGreaterThan(0.15);

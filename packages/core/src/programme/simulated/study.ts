@@ -32,6 +32,8 @@ export interface StudyQuestion {
   /** Null: as often as each method trains. */
   readonly sessionsPerWeek: number | null;
   readonly easierEvery: number;
+  /** So many of the athletes go through it again with each other set of constants. */
+  readonly bandAthletes?: number;
 }
 
 /** What came of many courses by one method. */
@@ -71,8 +73,8 @@ export const SESSIONS_A_WEEK: Record<Method['frequency'], number> = {
 const BATCH = 50;
 
 /** So many courses a study takes: those of its athletes, and those of some of them with other constants. */
-export const coursesOf = ({ athletes, methods }: Pick<StudyQuestion, 'athletes' | 'methods'>): number =>
-  methods.length * (athletes + CONSTANT_SETS * bandAthletes(athletes));
+export const coursesOf = (question: StudyQuestion): number =>
+  question.methods.length * (question.athletes + CONSTANT_SETS * againIn(question));
 
 /** Goes through all courses; yields how many are done, and ends with the rows. The same question comes to the same figures. */
 export function* study(question: StudyQuestion): Generator<number, StudyRow[]> {
@@ -91,9 +93,10 @@ export function* study(question: StudyQuestion): Generator<number, StudyRow[]> {
       if (++done % BATCH === 0) yield done;
     }
     const others: CourseOutcome[][] = [];
-    for (let set = 0; set < CONSTANT_SETS; set++) {
-      others.push(withSimulatedConstants(set, () => Array.from({ length: bandAthletes(athletes) }, (_, number) => course(number))));
-      yield (done += bandAthletes(athletes));
+    const again = againIn(question);
+    for (let set = 0; set < CONSTANT_SETS && again > 0; set++) {
+      others.push(withSimulatedConstants(set, () => Array.from({ length: again }, (_, number) => course(number))));
+      yield (done += again);
     }
     rows.push(rowOf(method, rules.sessionsPerWeek, outcomes, others));
   }
@@ -101,8 +104,8 @@ export function* study(question: StudyQuestion): Generator<number, StudyRow[]> {
 }
 
 /** Some of the athletes, again with other constants. */
-const bandAthletes = (athletes: number): number => Math.min(athletes, MOST_BAND_ATHLETES);
-const MOST_BAND_ATHLETES = 60;
+const againIn = ({ athletes, bandAthletes = BAND_ATHLETES }: StudyQuestion): number => Math.min(athletes, bandAthletes);
+const BAND_ATHLETES = 60;
 
 function rulesFor(method: Method, { weeks, sessionsPerStep, daysPerStep, sessionsPerWeek, easierEvery }: StudyQuestion): CourseRules {
   return {

@@ -1,0 +1,225 @@
+import type { CopyInput, CopyItem, CopyPreview, StoredProgramme } from '@clay-pot/contracts';
+import {
+  carriedOutOn,
+  compareProgrammes,
+  inDayOrder,
+  lookBackDays,
+  mondayOf,
+  nextInProgramme,
+  type Programme,
+  type Sequence,
+} from '@clay-pot/core';
+import type { CopyAnswer } from '@clay-pot/core/answers';
+import { methodOf } from '@clay-pot/core/library';
+import { Injectable } from '@nestjs/common';
+import { In, IsNull } from 'typeorm';
+import { v7 as uuid } from 'uuid';
+import { AthleteRow } from '../athletes/athlete.entity.js';
+import type { StudioScope } from '../database/studio-scope.js';
+import { CircumstancesService } from '../effort/circumstances.service.js';
+import { Clock, dayIn } from '../http/clock.js';
+import { etagOf } from '../http/etag.js';
+import { invalid, notFound } from '../http/problem.js';
+import { LevelsService } from '../levels/levels.service.js';
+import { ownOf } from '../library/library.service.js';
+import { SequenceRow } from '../sequences/sequence.entity.js';
+import { SequencesService } from '../sequences/sequences.service.js';
+import { HeavyWork } from '../work/heavy-work.js';
+import { type AppliedVersions, ProgrammeCopyRow } from './programme-copy.entity.js';
+import { ProgrammeRow } from './programme.entity.js';
+import { ProgrammesService } from './programmes.service.js';
+
+/** A source as a copy is made from it. */
+interface Source {
+  readonly row: ProgrammeRow;
+  readonly sequences: ReadonlyMap<string, SequenceRow>;
+  readonly versions: AppliedVersions;
+}
+
+/** One programme for many: copied to each with their own levels, limits and days; what changes in it later is offered to each. */
+@Injectable()
+export class CopiesService {
+  constructor(
+    private readonly programmes: ProgrammesService,
+    private readonly sequences: SequencesService,
+    private readonly circumstances: CircumstancesService,
+    private readonly levels: LevelsService,
+    private readonly work: HeavyWork,
+    private readonly clock: Clock,
+  ) {}
+
+  /** Who has a copy, and whether the source has changed since. @throws 404 */
+  async list(scope: StudioScope, sourceId: string): Promise<CopyItem[]> {
+    const { versions } = await this.source(scope, sourceId);
+    const copies = await scope.of(ProgrammeCopyRow).find({ where: { sourceId } });
+    const rows = await scope.of(ProgrammeRow).find({ where: { id: In(copies.map(({ id }) => id)), removedAt: IsNull() } });
+    const athletes = await scope.of(AthleteRow).find({
+      select: { id: true, name: true },
+      where: { id: In(rows.map(({ athleteId }) => athleteId)) },
+    });
+    const today = dayIn(scope.timeZone, this.clock.now());
+    return rows
+      .map(({ id, athleteId, document, lastDay, rowVersion }): CopyItem => {
+        const copy = copies.find((each) => each.id === id);
+        return {
+          ...{ id, athleteId, lastDay },
+          athleteName: athletes.find((athlete) => athlete.id === athleteId)?.name ?? '',
+          etag: etagOf(rowVersion),
+          weekdays: copy?.weekdays ?? null,
+          isBehind: copy !== undefined && isBehind(copy.applied, versions),
+          next: nextInProgramme(document, today),
+        };
+      })
+      .sort((a, b) => a.athleteName.localeCompare(b.athleteName));
+  }
+
+  /** What a copy would be for somebody, or what an update would make of one. Nothing is stored. @throws 404 @throws 422 where nothing of it is possible for them */
+  async preview(scope: StudioScope, sourceId: string, input: CopyInput): Promise<CopyPreview> {
+    const { answer, before, athleteName } = await this.made(scope, sourceId, input);
+    const changes = before ? updateWords(before, answer) : answer.differences;
+    const { findings } = answer;
+    return { athleteId: input.athleteId, athleteName, document: answer.programme, differences: changes, findings };
+  }
+
+  /** Makes somebody’s copy, or brings it up to date. @param ifMatch the version of a copy that is there @throws 404, 412, 422, 428 */
+  async put(scope: StudioScope, sourceId: string, input: CopyInput, ifMatch: string | undefined): Promise<StoredProgramme> {
+    const { answer, versions, athleteName, before } = await this.made(scope, sourceId, input);
+    if (before && ifMatch === undefined) {
+      const stored = await this.programmes.get(scope, input.copyId);
+      // Made twice, by a device that did not hear of the first time.
+      if (await scope.of(ProgrammeCopyRow).one({ id: input.copyId, sourceId })) return stored;
+    }
+    return scope.transaction(async (inner) => {
+      const ids = new Map<string, string>();
+      for (const [planId, sequence] of answer.sequences) {
+        const known = before?.plans.find(({ id }) => id === planId);
+        const isSame = known && (await this.isSequence(inner, known.sequenceId, sequence));
+        const id = isSame && known ? known.sequenceId : uuid();
+        if (!isSame) await this.sequences.put(inner, id, { ...sequence, title: titleFor(sequence.title, athleteName) }, undefined);
+        ids.set(planId, id);
+      }
+      const plans = answer.programme.plans.map((plan) => ({ ...plan, sequenceId: ids.get(plan.id) ?? plan.sequenceId }));
+      const document = { ...answer.programme, plans };
+      const stored = await this.programmes.put(inner, input.copyId, { athleteId: input.athleteId, document }, ifMatch);
+      const link = { sourceId, weekdays: input.weekdays ? [...input.weekdays] : null, applied: versions };
+      const isNew = await inner.of(ProgrammeCopyRow).insert({ id: input.copyId, ...link }, 'copy');
+      if (!isNew) await inner.of(ProgrammeCopyRow).update({ id: input.copyId }, link);
+      return stored;
+    });
+  }
+
+  /** Leaves a copy as it is: the last changes of its source are not for this person. @throws 404 */
+  async keep(scope: StudioScope, copyId: string): Promise<void> {
+    const copy = await scope.of(ProgrammeCopyRow).get(copyId, 'copy');
+    const { versions } = await this.source(scope, copy.sourceId);
+    await scope.of(ProgrammeCopyRow).update({ id: copyId }, { applied: versions });
+  }
+
+  private async source(scope: StudioScope, id: string): Promise<Source> {
+    const row = await scope.of(ProgrammeRow).get(id, 'programme');
+    if (row.removedAt !== null) throw notFound('programme');
+    const ids = row.document.plans.map(({ sequenceId }) => sequenceId);
+    const kept = await scope.of(SequenceRow).find({ where: { id: In(ids), removedAt: IsNull() } });
+    const sequences = new Map(
+      row.document.plans.flatMap((plan) => {
+        const sequence = kept.find((each) => each.id === plan.sequenceId);
+        return sequence ? [[plan.id, sequence] as const] : [];
+      }),
+    );
+    const versions = {
+      programme: row.rowVersion,
+      sequences: Object.fromEntries([...sequences].map(([planId, { rowVersion }]) => [planId, rowVersion])),
+    };
+    return { row, sequences, versions };
+  }
+
+  /** The source as somebody does it; of a copy that is there what is past stays as it was. */
+  private async made(scope: StudioScope, sourceId: string, { athleteId, weekdays, copyId }: CopyInput) {
+    const source = await this.source(scope, sourceId);
+    const { document } = source.row;
+    if (source.row.athleteId === athleteId)
+      throw invalid([{ pointer: '/athleteId', message: 'must be someone else: this is the programme they have' }]);
+    const today = dayIn(scope.timeZone, this.clock.now());
+    const { library, subject, athlete, past, now } = await this.circumstances.of(scope, { athleteId }, lookBackDays(document, today));
+    const [{ name }, { movements }, standings, copy] = await Promise.all([
+      scope.of(AthleteRow).get(athleteId, 'athlete'),
+      ownOf(scope),
+      this.levels.standings(scope, athleteId),
+      scope.of(ProgrammeRow).one({ id: copyId }),
+    ]);
+    const answer = await this.work.run('answerCopy', {
+      source: document,
+      sequences: [...source.sequences].map(([planId, row]) => [planId, row.document] as const),
+      own: movements.map((row) => row.document),
+      removedIds: movements.filter(({ removed }) => removed).map((row) => row.document.id),
+      person: subject.person,
+      method: methodOf(document, library.method),
+      athlete,
+      ...carriedOutOn(past),
+      today,
+      weekdays,
+      fit: {
+        past,
+        now,
+        standings: standings.map(({ movementId, levelId, step, last }) => ({ movementId, levelId, step, last })),
+        leftOut: athlete?.leftOut ?? [],
+      },
+    });
+    if (!answer) {
+      const message = `has nothing to do in it: ${name}’s restrictions, or the days that are left, leave none of its sessions`;
+      throw invalid([{ pointer: '/athleteId', message, label: name }]);
+    }
+    const before = copy && copy.athleteId === athleteId ? copy.document : null;
+    return { answer: before ? afterPast(before, answer, today) : answer, before, versions: source.versions, athleteName: name };
+  }
+
+  private async isSequence(scope: StudioScope, id: string, sequence: Sequence): Promise<boolean> {
+    const row = await scope.of(SequenceRow).one({ id });
+    return row !== null && JSON.stringify(row.document.blocks) === JSON.stringify(sequence.blocks);
+  }
+}
+
+const isBehind = (applied: AppliedVersions, now: AppliedVersions): boolean =>
+  now.programme > applied.programme ||
+  Object.entries(now.sequences).some(([planId, version]) => version > (applied.sequences[planId] ?? 0));
+
+const TITLE_LENGTH = 120;
+const titleFor = (title: string, name: string) => {
+  const [plain = title] = title.split(', ');
+  return `${plain}, ${name}`.slice(0, TITLE_LENGTH);
+};
+
+/** What an update changes: the calendar, and the sequences that would be others. */
+function updateWords(before: Programme, { programme, sequences }: CopyAnswer): string[] {
+  const planOf = new Map(before.plans.map((plan) => [plan.id, plan]));
+  const plans = programme.plans.map((plan) => ({ ...plan, sequenceId: planOf.get(plan.id)?.sequenceId ?? plan.sequenceId }));
+  // Of what comes from a thread the types are others’: documents are compared as they are stored.
+  const after = JSON.parse(JSON.stringify({ ...programme, plans })) as Programme;
+  return [
+    ...compareProgrammes(before, after).map(({ text }) => text),
+    ...sequences.filter(([planId]) => !planOf.has(planId)).map(([, { title }]) => `New sequence: ${title}`),
+  ];
+}
+
+/** What is past of a copy, its own days away and accepted suggestions stay; from today on it is as the source has it now. */
+function afterPast(before: Programme, answer: CopyAnswer, today: string): CopyAnswer {
+  const { programme } = answer;
+  const skipped = Math.round((Date.parse(mondayOf(programme.fromDay)) - Date.parse(mondayOf(before.fromDay))) / (7 * 86_400_000));
+  const past = before.sessions.filter(({ day }) => day < today);
+  const used = new Set(past.map(({ id }) => id));
+  const ahead = programme.sessions.map((session) => (used.has(session.id) ? { ...session, id: `${session.id}-${session.day}` } : session));
+  const planIds = new Set(programme.plans.map(({ id }) => id));
+  const oldPlans = before.plans.filter(({ id }) => !planIds.has(id) && past.some(({ planId }) => planId === id));
+  return {
+    ...answer,
+    programme: {
+      ...programme,
+      fromDay: before.fromDay,
+      weeks: [...before.weeks.slice(0, Math.max(0, skipped)), ...programme.weeks],
+      plans: [...programme.plans, ...oldPlans],
+      sessions: inDayOrder([...past, ...ahead]),
+      ...(before.away && { away: before.away }),
+      ...(before.changes && { changes: before.changes.filter(({ planId }) => planIds.has(planId)) }),
+    },
+  };
+}
