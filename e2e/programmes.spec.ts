@@ -40,7 +40,7 @@ test('from a goal and an event to weeks: composed, moved by dragging, and kept',
   await expect(calendar(page)).toBeVisible({ timeout: 60_000 });
   await expect(calendar(page).getByText('Boat race')).toBeVisible();
   const before = await stored(page, house);
-  expect(before.weeks.map(({ kind }) => kind)).toEqual(['build', 'build', 'build', 'easier', 'build', 'taper']);
+  expect(before.weeks.map(({ kind }) => kind)).toEqual(['build', 'build', 'easier', 'build', 'build', 'taper']);
   expect((await house.read<StoredProgramme>(page, `/programmes/${idIn(page)}`)).athleteId).toBe(athleteId);
 
   // A session is dragged onto the day before the second one.

@@ -10,6 +10,7 @@ import {
   SEQUENCE,
   type Sequence,
   text,
+  type WeekProgress,
   WEEKDAYS,
 } from '@clay-pot/core';
 import { PersonInput } from './mechanics.js';
@@ -112,6 +113,8 @@ export interface CopyItem {
   weekdays: readonly number[] | null;
   lastDay: string;
   next: { day: string; sequenceId: string } | null;
+  /** Week by week from its first. */
+  weeks: WeekProgress[];
   /** Whether the source has changed since the copy was made, brought up to date, or kept. */
   isBehind: boolean;
 }

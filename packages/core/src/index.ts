@@ -606,6 +606,7 @@ export {
   type ScheduleWish,
   weeksUntil,
 } from './programme/schedule.js';
+export { weekProgress, type WeekProgress } from './programme/week-progress.js';
 export { weeksOf } from './programme/weeks-of.js';
 export { sessionLoad } from './programme/session-load.js';
 export { type Coverage as ForecastCoverage, forecastCoverage } from './programme/simulated/forecast-coverage.js';

@@ -54,7 +54,10 @@ function editsFor(composing: Composing, sequence: Sequence, block: Block): Edit[
   const isFine = 'level' in kept && kept.phase !== undefined;
   const isOwnLevel = suits.level.id === block.levelId;
   const isAtOwn = levelNow(movement, standings) !== undefined;
-  if (isFine && (isOwnLevel || (!isAtOwn && indexOf(block.levelId) <= indexOf(suits.level.id)))) return [];
+  const here = movement.ladder[indexOf(block.levelId)];
+  // What loads nothing is done as the group does it.
+  const isFree = here?.loading === 'unloaded' || here?.loading === 'assisted';
+  if (isFine && (isFree || isOwnLevel || (!isAtOwn && indexOf(block.levelId) <= indexOf(suits.level.id)))) return [];
   return [{ kind: 'change', blockId: block.id, levelId: suits.level.id, dose: suits.dose }];
 }
 

@@ -27,7 +27,7 @@ export const PROGRAMME_LIMITS = {
 /** What a week is for, and how much of what loads it usually holds; working values (Bosquet et al. 2007 for the taper’s half). */
 export const WEEK_KINDS = {
   build: { label: 'Build', words: 'as planned, or slightly more than the week before', usualPercent: 100 },
-  easier: { label: 'Easier', words: 'less loading work, so tissue can recover', usualPercent: 60 },
+  easier: { label: 'Deload', words: 'less loading work, so tissue can recover', usualPercent: 60 },
   taper: { label: 'Taper', words: 'little work, to arrive fresh at the event', usualPercent: 50 },
 } as const;
 /** The name of a kind of week. */

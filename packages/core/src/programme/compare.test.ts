@@ -23,7 +23,7 @@ describe('two programmes', () => {
       'Session of 8 Jun 2026 moves to 9 Jun 2026',
       'Session of 10 Jun 2026 removed',
       'New session on 22 Jun 2026',
-      'Week 2: Build 100 % becomes Easier 60 %',
+      'Week 2: Build 100 % becomes Deload 60 %',
       'Travelling, 16 Jun 2026 to 18 Jun 2026',
     ]);
   });

@@ -131,12 +131,20 @@ function dayDifferences(before: Programme, after: Programme): Sentence[] {
   ];
 }
 
+/** Weeks one after the other that hold another amount, in one sentence. */
 function weekDifferences(before: Programme, after: Programme): Sentence[] {
-  return after.weeks.flatMap((week, index) => {
-    const was = before.weeks[index];
-    const monday = addDays(mondayOf(after.fromDay), 7 * index);
-    return was && was.amountPercent !== week.amountPercent
-      ? [say`Week of ${dayWords(monday)}: ${week.amountPercent} % instead of ${was.amountPercent} %`]
-      : [];
+  const runs: number[][] = [];
+  after.weeks.forEach(({ amountPercent }, index) => {
+    if (before.weeks[index]?.amountPercent === amountPercent) return;
+    const run = runs.at(-1);
+    if (run?.at(-1) === index - 1) run.push(index);
+    else runs.push([index]);
+  });
+  return runs.map((run) => {
+    const amounts = ({ weeks }: Programme) => listed(run.map((index) => String(weeks[index]?.amountPercent ?? 0)));
+    const monday = dayWords(addDays(mondayOf(after.fromDay), 7 * (run[0] ?? 0)));
+    return run.length === 1
+      ? say`Week of ${monday}: ${amounts(after)} % instead of ${amounts(before)} %`
+      : say`Weeks from ${monday}: ${amounts(after)} % instead of ${amounts(before)} %`;
   });
 }

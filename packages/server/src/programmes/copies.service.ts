@@ -8,11 +8,12 @@ import {
   nextInProgramme,
   type Programme,
   type Sequence,
+  weekProgress,
 } from '@clay-pot/core';
 import type { CopyAnswer } from '@clay-pot/core/answers';
 import { methodOf } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
-import { In, IsNull } from 'typeorm';
+import { In, IsNull, MoreThanOrEqual } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
@@ -24,6 +25,7 @@ import { LevelsService } from '../levels/levels.service.js';
 import { ownOf } from '../library/library.service.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
 import { SequencesService } from '../sequences/sequences.service.js';
+import { SessionRow } from '../sessions/session.entities.js';
 import { HeavyWork } from '../work/heavy-work.js';
 import { type AppliedVersions, ProgrammeCopyRow } from './programme-copy.entity.js';
 import { ProgrammeRow } from './programme.entity.js';
@@ -50,7 +52,7 @@ export class CopiesService {
 
   /** Who has a copy, and whether the source has changed since. @throws 404 */
   async list(scope: StudioScope, sourceId: string): Promise<CopyItem[]> {
-    const { versions } = await this.source(scope, sourceId);
+    const { versions, row: source } = await this.source(scope, sourceId);
     const copies = await scope.of(ProgrammeCopyRow).find({ where: { sourceId } });
     const rows = await scope.of(ProgrammeRow).find({ where: { id: In(copies.map(({ id }) => id)), removedAt: IsNull() } });
     const athletes = await scope.of(AthleteRow).find({
@@ -58,6 +60,12 @@ export class CopiesService {
       where: { id: In(rows.map(({ athleteId }) => athleteId)) },
     });
     const today = dayIn(scope.timeZone, this.clock.now());
+    const led = await scope.of(SessionRow).find({
+      select: { athleteId: true, sequenceId: true, onDay: true },
+      where: { athleteId: In(rows.map(({ athleteId }) => athleteId)), onDay: MoreThanOrEqual(source.document.fromDay) },
+    });
+    const doneBy = (athleteId: string) =>
+      led.filter((session) => session.athleteId === athleteId).map(({ sequenceId, onDay }) => ({ sequenceId, day: onDay }));
     return rows
       .map(({ id, athleteId, document, lastDay, rowVersion }): CopyItem => {
         const copy = copies.find((each) => each.id === id);
@@ -68,6 +76,7 @@ export class CopiesService {
           weekdays: copy?.weekdays ?? null,
           isBehind: copy !== undefined && isBehind(copy.applied, versions),
           next: nextInProgramme(document, today),
+          weeks: weekProgress(document, doneBy(athleteId), today),
         };
       })
       .sort((a, b) => a.athleteName.localeCompare(b.athleteName));

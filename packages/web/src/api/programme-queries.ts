@@ -1,4 +1,13 @@
-import type { ProgrammeFileInput, ProgrammeInput, ProgrammeListItem, StoredProgramme, StoredSequence } from '@clay-pot/contracts';
+import type {
+  CopyInput,
+  CopyItem,
+  CopyPreview,
+  ProgrammeFileInput,
+  ProgrammeInput,
+  ProgrammeListItem,
+  StoredProgramme,
+  StoredSequence,
+} from '@clay-pot/contracts';
 import type { ProgrammePlan, Sequence } from '@clay-pot/core';
 import { skipToken, useMutation, useQueries, useQuery, type UseQueryResult } from '@tanstack/react-query';
 import { useCallback } from 'react';
@@ -54,6 +63,26 @@ export const useRemoveProgramme = () =>
       undo ? request(`/programmes/${id}/restore`, { method: 'POST' }) : request(`/programmes/${id}`, { method: 'DELETE' }),
     onSuccess: () => refresh('programmes', 'today'),
   });
+
+/** Who follows a programme with a copy of their own. */
+export const useCopies = (id: string | undefined) =>
+  useQuery({
+    queryKey: ['programmes', 'copies', id],
+    queryFn: id === undefined ? skipToken : () => request<CopyItem[]>(`/programmes/${id}/copies`),
+    // The programme may have been edited since.
+    refetchOnMount: 'always',
+  });
+
+/** A programme as somebody else would do it, or what an update would make of their copy. */
+export const previewCopy = (id: string, body: CopyInput) =>
+  request<CopyPreview>(`/programmes/${id}/copies/preview`, { method: 'POST', body });
+
+/** Makes a copy, or brings one up to date over the version that was seen. */
+export const putCopy = (id: string, body: CopyInput, ifMatch?: string) =>
+  request<StoredProgramme>(`/programmes/${id}/copies`, { method: 'POST', body, ...(ifMatch && { ifMatch }) });
+
+/** Leaves a copy as it is. */
+export const keepCopy = (copyId: string) => request(`/programmes/${copyId}/keep`, { method: 'POST' });
 
 /** The sequences of plans, by plan; a removed one is missing. Undefined while they are fetched. */
 export function usePlanSequences(plans: readonly ProgrammePlan[]): ReadonlyMap<string, Sequence> | undefined {

@@ -61,6 +61,7 @@ export const router = createBrowserRouter([
           { path: 'programmes', ...screen(() => import('../features/programmes/programmes-page.js')) },
           { path: 'programmes/new', ...screen(() => import('../features/programmes/new-programme-page.js')) },
           { path: 'simulation', ...screen(() => import('../features/simulation/simulation-page.js')) },
+          { path: 'programmes/:id/group', ...screen(() => import('../features/programmes/group-page.js')) },
           { path: 'programmes/:id', ...screen(() => import('../features/programmes/programme-page.js')) },
           { path: 'people/:id/week', ...screen(() => import('../features/people/week-page.js')) },
           { path: 'sequences/:id/sheet', ...screen(() => import('../features/sequences/sheet-page.js')) },

@@ -24,6 +24,7 @@ export interface DemoProgramme {
 
 const [WEEKS_SO_FAR, WEEKS_TO_THE_SHOW] = [4, 7];
 const SATURDAY = 5;
+const LAST_LOAD_DAYS = 2;
 
 /** Toward the lantern show: four weeks behind, eight to go; what was given is what loads; from now on the days after it are easy. */
 export function towardTheShow({ goalId, loadingId, easyId, weekdays, today }: DemoProgramme): Programme {
@@ -32,7 +33,9 @@ export function towardTheShow({ goalId, loadingId, easyId, weekdays, today }: De
   const easyDays = weekdays.map((weekday) => (weekday % 7) + 1).filter((weekday) => !weekdays.includes(weekday));
   const sessions: Omit<PlannedDay, 'id'>[] = [];
   for (let day = fromDay; day < event.day; day = addDays(day, 1)) {
-    if (weekdays.includes(weekdayOf(day)) && !isNearEvent(event, day)) sessions.push({ day, planId: LOADING_PLAN });
+    // The last one before the show is lighter, two days ahead of it.
+    const isLast = day === addDays(event.day, -LAST_LOAD_DAYS);
+    if (isLast || (weekdays.includes(weekdayOf(day)) && !isNearEvent(event, day))) sessions.push({ day, planId: LOADING_PLAN });
     if (easyDays.includes(weekdayOf(day)) && day > today) sessions.push({ day, planId: EASY_PLAN });
   }
   const weeks = weeksUntil(fromDay, event.day);

@@ -17,6 +17,7 @@ import { CalendarAddress } from './calendar-address.js';
 import { ChangesPanel } from './changes-panel.js';
 import { DayPanel } from './day-panel.js';
 import { FindingsList } from './findings-list.js';
+import { GroupLink } from './group-link.js';
 import { PlansPanel } from './plans-panel.js';
 import { SessionPanel } from './session-panel.js';
 import { useCalendarCommands } from './use-calendar-commands.js';
@@ -154,6 +155,7 @@ function Weeks({ question, document, athleteId, programmeId }: WeeksProps) {
           <FindingsList findings={view.findings} />
           <PlansPanel view={view} athleteId={athleteId} />
           <ChangesPanel view={view} />
+          <GroupLink programmeId={programmeId} />
           <CalendarAddress programmeId={programmeId} athleteId={athleteId} />
         </div>
       </div>
