@@ -55,10 +55,8 @@ for (const [who, person] of Object.entries(PEOPLE)) {
     { day: addDays(fromDay, -back), doses: partOf(loading, 0.8), hard: [] },
     ...(easy ? [{ day: addDays(fromDay, -back + 1), doses: partOf(easy, 2), hard: [] }] : []),
   ]);
-  for (const [stage, past] of [
-    ['new', []],
-    ['training', trained],
-  ]) {
+  for (const stage of ['new', 'training']) {
+    const past = stage === 'new' ? [] : trained;
     for (const weekday of WEEKDAYS) {
       const event = { day: addDays(fromDay, 7 * (WEEKS - 1) + weekday - 1), name: 'Show' };
       const wish = { ...point, fromDay, weeks: weeksUntil(fromDay, event.day), weekdays: [1, 2, 3, 4, 5, 6, 7], event };

@@ -18,6 +18,7 @@ export * from './methods.js';
 export * from './movements.js';
 export * from './pictures.js';
 export * from './problems.js';
+export * from './changes.js';
 export * from './programmes.js';
 export * from './readings.js';
 export * from './screen.js';

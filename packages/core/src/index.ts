@@ -606,6 +606,7 @@ export {
   type ScheduleWish,
   weeksUntil,
 } from './programme/schedule.js';
+export { CHANGE_WEEKS, firstDay, type LevelChange, sixWeeks, type SixWeeks, type TestChange } from './programme/six-weeks.js';
 export { weekProgress, type WeekProgress } from './programme/week-progress.js';
 export { weeksOf } from './programme/weeks-of.js';
 export { sessionLoad } from './programme/session-load.js';

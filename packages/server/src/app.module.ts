@@ -26,6 +26,7 @@ import { MechanicsModule } from './mechanics/mechanics.module.js';
 import { MethodsModule } from './methods/methods.module.js';
 import { MovementsModule } from './movements/movements.module.js';
 import { PicturesModule } from './pictures/pictures.module.js';
+import { ChangesModule } from './changes/changes.module.js';
 import { ProgrammesModule } from './programmes/programmes.module.js';
 import { ReadingsModule } from './readings/readings.module.js';
 import { SchemasModule } from './schemas/schemas.module.js';
@@ -63,6 +64,7 @@ export class AppModule {
         LevelsModule,
         MechanicsModule,
         ComposeModule,
+        ChangesModule,
         ProgrammesModule,
         CalendarModule,
         EffortModule,

@@ -74,14 +74,17 @@ function bodyFor(method: string, path: string): unknown {
   if (path.startsWith('/athletes')) return bodyOfAthlete(path);
   if (path.endsWith('/filing')) return { tags: ['taken'], isFavourite: true, isArchived: true };
   if (path === '/sequences/{id}') return { ...SEQUENCE, title: 'Taken over' };
-  if (path === '/programmes/{id}') {
-    return { athleteId: ids['athletes'], document: { ...programmeOf(ids['sequences']!), title: 'Taken over' } };
-  }
-  if (path.startsWith('/programmes/{id}/copies')) return { copyId: uuid(), athleteId: ids['athletes'] };
+  if (path.startsWith('/programmes')) return bodyOfProgramme(path);
   if (path.startsWith('/assignments')) {
     return { athleteId: ids['athletes'], sequenceId: ids['sequences'], weekdays: [2], fromDay: '2026-01-01' };
   }
   return path.startsWith('/sessions') ? bodyOfSession(path) : undefined;
+}
+
+function bodyOfProgramme(path: string): unknown {
+  if (path.startsWith('/programmes/{id}/copies')) return { copyId: uuid(), athleteId: ids['athletes'] };
+  if (path !== '/programmes/{id}') return undefined;
+  return { athleteId: ids['athletes'], document: { ...programmeOf(ids['sequences']!), title: 'Taken over' } };
 }
 
 function bodyOfAthlete(path: string): unknown {

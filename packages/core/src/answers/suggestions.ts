@@ -1,13 +1,11 @@
-import type { RecordedCaution } from '../model/athlete.js';
 import type { Method } from '../model/method.js';
 import type { Movement } from '../model/movement.js';
 import type { Programme } from '../model/programme.js';
 import type { Sequence } from '../model/sequence.js';
-import { athleteSuggestions, type ReportedSession } from '../programme/athlete-suggestions.js';
+import { athleteSuggestions, type AthleteSuggestionsQuestion, type ReportedSession } from '../programme/athlete-suggestions.js';
 import type { Suggestion } from '../rules/suggestions/suggestion.js';
 import type { AssignedSequence } from '../programme/coming.js';
 import type { ComingPlan } from '../rules/suggestions/question.js';
-import type { Equipment } from '../vocabulary/places.js';
 import { methodOf } from '../library/methods.js';
 import { libraryWith } from '../library/index.js';
 import { personIn, type SubjectWork } from './subject.js';
@@ -25,7 +23,7 @@ export interface SuggestionsWork {
   readonly assigned: readonly AssignedSequence[];
   readonly replacedBy: readonly (readonly [sequenceId: string, ownId: string])[];
   readonly subject: SubjectWork;
-  readonly athlete: { readonly cautions: readonly RecordedCaution[]; readonly equipment: readonly Equipment[] };
+  readonly athlete: AthleteSuggestionsQuestion['athlete'];
   readonly measuredOn: string | null;
   readonly now: string;
   readonly today: string;

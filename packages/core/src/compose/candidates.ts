@@ -23,7 +23,7 @@ export interface Shelf {
 /** Everything that may be chosen for this person and goal, in the shelf's teaching order. */
 export function candidatesFor(composing: Composing): Shelf {
   const { possible, excluded } = composing.possible ?? possibleFor(composing);
-  const { leftOut = [] } = composing;
+  const leftOut = [...(composing.leftOut ?? []), ...(composing.athlete?.leftOut ?? [])];
   const wanted = leftOut.length > 0 ? possible.filter(({ movement }) => !leftOut.includes(movement.id)) : possible;
   const enough = composing.minutes < TWO_SETS_FROM_MIN ? wanted : wanted.filter(isEnough);
   const byCoach = composing.shelf.filter(({ id }) => leftOut.includes(id) && !excluded.some(({ movementId }) => movementId === id));

@@ -1,5 +1,6 @@
 import { viewOf } from '../effort/session-view.js';
 import { applyEdits, type Edit } from '../model/edits.js';
+import type { Level, Movement } from '../model/movement.js';
 import type { Block, Sequence } from '../model/sequence.js';
 import { editChanges } from '../rules/fixes/edit-words.js';
 import { formsOf } from '../rules/fixes/on-the-spot.js';
@@ -11,10 +12,7 @@ import { type ComposeQuestion, type Composing, composingOf, examined } from './q
 import { suiting } from './suitable.js';
 
 /** For whom a sequence is fitted, and with what at hand. */
-export type ForPersonQuestion = Pick<
-  ComposeQuestion,
-  'person' | 'method' | 'athlete' | 'past' | 'now' | 'shelf' | 'lookup' | 'standings' | 'leftOut'
->;
+export type ForPersonQuestion = Pick<ComposeQuestion, 'person' | 'method' | 'athlete' | 'past' | 'now' | 'shelf' | 'lookup' | 'standings'>;
 
 /** A sequence as somebody else does it. */
 export interface ForPerson {
@@ -44,21 +42,24 @@ const viewIn = (composing: Composing, sequence: Sequence) => viewOf({ ...examine
 
 /** What makes one block somebody’s own; nothing where it suits as it is. */
 function editsFor(composing: Composing, sequence: Sequence, block: Block): Edit[] {
-  const { lookup, standings = [], leftOut = [] } = composing;
-  const movement = lookup(block.movementId);
+  const leftOut = composing.athlete?.leftOut ?? [];
+  const movement = composing.lookup(block.movementId);
   if (!movement) return [];
   const suits = leftOut.includes(movement.id) ? null : suiting(composing, movement);
   if (!suits || 'why' in suits) return instead(composing, sequence, block.id);
-  const indexOf = (id: string) => movement.ladder.findIndex((level) => level.id === id);
+  return isGood(composing, movement, block, suits.level)
+    ? []
+    : [{ kind: 'change', blockId: block.id, levelId: suits.level.id, dose: suits.dose }];
+}
+
+/** Whether a block suits as it is: nothing speaks against it, and it loads nothing, is their own level, or no harder than they would begin with. */
+function isGood(composing: Composing, movement: Movement, block: Block, own: Level): boolean {
   const kept = suiting({ ...composing, keep: [block] }, movement);
-  const isFine = 'level' in kept && kept.phase !== undefined;
-  const isOwnLevel = suits.level.id === block.levelId;
-  const isAtOwn = levelNow(movement, standings) !== undefined;
-  const here = movement.ladder[indexOf(block.levelId)];
-  // What loads nothing is done as the group does it.
-  const isFree = here?.loading === 'unloaded' || here?.loading === 'assisted';
-  if (isFine && (isFree || isOwnLevel || (!isAtOwn && indexOf(block.levelId) <= indexOf(suits.level.id)))) return [];
-  return [{ kind: 'change', blockId: block.id, levelId: suits.level.id, dose: suits.dose }];
+  if (!('level' in kept) || kept.phase === undefined) return false;
+  const { loading } = kept.level;
+  if (loading === 'unloaded' || loading === 'assisted' || own.id === block.levelId) return true;
+  const isAtOwn = levelNow(movement, composing.standings ?? []) !== undefined;
+  return !isAtOwn && movement.ladder.indexOf(kept.level) <= movement.ladder.indexOf(own);
 }
 
 /** Another movement in the place of one that somebody may not do, or none. */

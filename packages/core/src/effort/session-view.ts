@@ -122,8 +122,11 @@ export function viewOf(question: SessionQuestion, timeline = compileTimeline(que
     demand,
     visit,
   }));
+  const leftOut = question.athlete?.leftOut ?? [];
   return {
     ...question,
+    // What is left out for somebody, nothing proposes.
+    shelf: leftOut.length > 0 ? question.shelf.filter(({ id }) => !leftOut.includes(id)) : question.shelf,
     timeline,
     efforts,
     courses,

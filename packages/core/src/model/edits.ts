@@ -66,9 +66,16 @@ function applyEdit(sequence: Sequence, edit: Edit): Sequence {
     }
     case 'change': {
       const { blockId, kind: _kind, ...change } = edit;
-      return { ...sequence, blocks: blocks.map((block) => (block.id === blockId ? { ...block, ...change } : block)) };
+      return { ...sequence, blocks: blocks.map((block) => (block.id === blockId ? changed(block, change) : block)) };
     }
   }
+}
+
+/** A block that becomes another movement was not chosen for the same reason. */
+function changed(block: Block, change: Partial<Block>): Block {
+  const { why, ...rest } = block;
+  const isSame = change.movementId === undefined || change.movementId === block.movementId;
+  return { ...rest, ...(isSame && why !== undefined && { why }), ...change };
 }
 
 function inserted(blocks: readonly Block[], block: Block, before: string | null): Block[] {

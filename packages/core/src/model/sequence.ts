@@ -42,6 +42,8 @@ export const BLOCK = record(
     /** Where hands are compared, or range is looked at again. */
     lookAgain: optional(list(oneOf(LOOK_STOPS, 'Recheck'), { min: 1, max: LOOK_STOPS.length, unique: true })),
     note: optional(text(SEQUENCE_LIMITS.noteLength, 0, 'Note')),
+    /** Why it was chosen, where it was generated: kept while it is that movement. */
+    why: optional(text(SEQUENCE_LIMITS.noteLength, 1, 'Reason')),
   },
   { what: 'a block' },
 );

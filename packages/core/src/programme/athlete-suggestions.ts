@@ -1,8 +1,7 @@
 import { type PastSession, pastSessions } from '../effort/past.js';
-import { viewOf } from '../effort/session-view.js';
+import { type SessionQuestion, viewOf } from '../effort/session-view.js';
 import { atOdds } from '../mechanics/belief.js';
 import type { Person } from '../mechanics/capacity.js';
-import type { RecordedCaution } from '../model/athlete.js';
 import type { Movement, MovementLookup } from '../model/movement.js';
 import { type Suggestion, suggestionsOf } from '../rules/suggestions/index.js';
 import type { SuggestionSession, ComingPlan } from '../rules/suggestions/question.js';
@@ -11,7 +10,6 @@ import type { LedSession } from '../rules/progress/work-done.js';
 import type { Sequence } from '../model/sequence.js';
 import { addDays } from '../vocabulary/days.js';
 import { groupedBy, lastOf } from '../vocabulary/lists.js';
-import type { Equipment } from '../vocabulary/places.js';
 import { type AssignedSequence, comingPlans, type MethodOf, type StandingProgramme } from './coming.js';
 
 /** A session that is over, with all that suggestions read of it. */
@@ -28,7 +26,7 @@ export interface AthleteSuggestionsQuestion {
   /** Sequences that an athlete now does in their own version, by the id of the sequence. */
   readonly replacedBy?: ReadonlyMap<string, string>;
   readonly person: Person;
-  readonly athlete: { readonly cautions: readonly RecordedCaution[]; readonly equipment: readonly Equipment[] };
+  readonly athlete: NonNullable<SessionQuestion['athlete']>;
   readonly measuredOn: string | null;
   readonly lookup: MovementLookup;
   readonly shelf: readonly Movement[];

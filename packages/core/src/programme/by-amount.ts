@@ -1,7 +1,7 @@
 import { amountOf, type Dose, setGroupsOf, withAmount } from '../model/dose.js';
 import type { Block } from '../model/sequence.js';
 import { rememberer } from './known.js';
-import type { PieceLoad } from './piece-load.js';
+import type { PieceLoad } from './piece-figures.js';
 
 /** The block of a plan that a block was made from: the same in all but its sets and their amount. */
 const sources = new WeakMap<Block, Block>();
@@ -38,7 +38,7 @@ export function loadByAmount(block: Block, parts: readonly unknown[], exact: (bl
     sets += group.sets;
     units += group.sets * amountOf(group.work);
   }
-  return { moves, figures: once.map((each, index) => each + sets * perSet[index]! + units * perUnit[index]!) };
+  return { moves, figures: once.map((each, index) => each + sets * (perSet[index] ?? 0) + units * (perUnit[index] ?? 0)) };
 }
 const remember = rememberer<Parts>();
 
@@ -47,8 +47,8 @@ function partsOf(source: Block, exact: (block: Block) => PieceLoad): Parts {
   const [amount, stride] = [amountOf(work), work.kind === 'distance' ? FAR : 1];
   const load = (sets: number, more: number) => exact({ ...source, dose: { ...source.dose, sets, work: withAmount(work, amount + more) } });
   const [one, two, longer] = [load(1, 0), load(2, 0), load(1, stride)];
-  const perUnit = one.figures.map((each, index) => (longer.figures[index]! - each) / stride);
-  const perSet = one.figures.map((each, index) => two.figures[index]! - each - amount * perUnit[index]!);
-  const once = one.figures.map((each, index) => each - perSet[index]! - amount * perUnit[index]!);
+  const perUnit = one.figures.map((each, index) => ((longer.figures[index] ?? 0) - each) / stride);
+  const perSet = one.figures.map((each, index) => (two.figures[index] ?? 0) - each - amount * (perUnit[index] ?? 0));
+  const once = one.figures.map((each, index) => each - (perSet[index] ?? 0) - amount * (perUnit[index] ?? 0));
   return { moves: one.moves, once, perSet, perUnit };
 }

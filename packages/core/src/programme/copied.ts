@@ -20,7 +20,7 @@ export interface CopyQuestion extends Omit<ProgrammeQuestion, 'programme' | 'seq
   readonly sequences: PlanSequences;
   /** Weekdays on which the other has time; as the source has them where left out. */
   readonly weekdays?: readonly number[] | undefined;
-  readonly fit: Pick<ForPersonQuestion, 'past' | 'now' | 'standings' | 'leftOut'>;
+  readonly fit: Pick<ForPersonQuestion, 'past' | 'now' | 'standings'>;
 }
 
 /** A programme as another would do it, with what is other in it. */

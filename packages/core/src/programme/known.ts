@@ -23,7 +23,7 @@ export function rememberer<T>(): (of: object, parts: readonly unknown[], make: (
   const cache = new WeakMap<object, Map<string, T>>();
   return (of, parts, make) => {
     let known = cache.get(of);
-    if (!known) cache.set(of, (known = new Map()));
+    if (!known) cache.set(of, (known = new Map<string, T>()));
     const key = parts.map(nameOf).join(' ');
     const hit = known.get(key);
     if (hit !== undefined) return hit;

@@ -2,7 +2,7 @@ import { effortTimeline } from '../effort/effort-timeline.js';
 import { fatigueCourses } from '../effort/fatigue-course.js';
 import { openEnds, untilLetGo } from '../effort/open-sets.js';
 import { hardSeconds } from '../effort/past.js';
-import { accountOf, HAND_FIGURES, type HandAccount } from '../effort/session-account.js';
+import { accountOf, HAND_FIGURES } from '../effort/session-account.js';
 import type { Person } from '../mechanics/capacity.js';
 import { equipmentFor, type MovementLookup } from '../model/movement.js';
 import type { Round } from '../model/round.js';
@@ -11,37 +11,11 @@ import type { Block, Sequence } from '../model/sequence.js';
 import { compileTimeline, turnOf } from '../timeline/compile-timeline.js';
 import { AT_THE_START, milliseconds, moveTo, type Whereabouts } from '../timeline/timeline.js';
 import { itemAt } from '../vocabulary/lists.js';
-import { type Hand, HANDS } from '../vocabulary/hands.js';
+import { HANDS } from '../vocabulary/hands.js';
 import { SIDE_GROUPS } from '../vocabulary/muscles.js';
 import { loadByAmount } from './by-amount.js';
 import { movementsOf, rememberer } from './known.js';
-
-/** What a block, or the blocks of one round, come to by themselves: the same wherever they stand. */
-export interface PieceLoad {
-  /** Where somebody is at its end, who came from somewhere. */
-  readonly moves: readonly Move[];
-  /** Sums that can be added up, in the order of `FIGURES`: numbers beside each other, for the sake of a year of sessions. */
-  readonly figures: Float64Array;
-}
-
-const HAND_COUNT = HAND_FIGURES.length;
-/** Where each sum stands: milliseconds without getting ready and without getting there, doses and hard seconds of each group, the account of each hand. */
-export const FIGURES = {
-  lengthMs: 0,
-  dose: 1,
-  hardS: 1 + SIDE_GROUPS.length,
-  hands: 1 + 2 * SIDE_GROUPS.length,
-  count: 1 + 2 * SIDE_GROUPS.length + HANDS.length * HAND_COUNT,
-} as const;
-
-/** The account of a hand out of sums. */
-export function handFigures(figures: Float64Array, hand: Hand): HandAccount {
-  const from = FIGURES.hands + HANDS.indexOf(hand) * HAND_COUNT;
-  return Object.fromEntries(HAND_FIGURES.map((name, index) => [name, figures[from + index] ?? 0])) as Record<keyof HandAccount, number>;
-}
-
-/** Where a turn is done, and with what. */
-type Move = Parameters<typeof moveTo> extends [unknown, infer P, infer E] ? readonly [P, E] : never;
+import { FIGURES, HAND_COUNT, type Move, type PieceLoad } from './piece-figures.js';
 
 /** Neighbouring blocks that are counted together: one, or those of a round. */
 export interface Piece {

@@ -1,13 +1,12 @@
 import type { PastLoad } from '../effort/past.js';
+import type { SessionQuestion } from '../effort/session-view.js';
 import type { Person } from '../mechanics/capacity.js';
-import type { RecordedCaution } from '../model/athlete.js';
 import type { Method } from '../model/method.js';
 import type { Movement, MovementLookup } from '../model/movement.js';
 import { endOf, mondayOf, type PlannedDay, type Programme, type ProgrammeWeek } from '../model/programme.js';
 import type { Sequence } from '../model/sequence.js';
 import { addDays } from '../vocabulary/days.js';
 import { type GroupDoses, type MuscleGroup, partsOf, type SideGroup } from '../vocabulary/muscles.js';
-import type { Equipment } from '../vocabulary/places.js';
 import type { DayLoad, DoneDay, SessionState } from './done-days.js';
 import type { SessionLoad } from './session-load.js';
 import type { PlanSequences } from './session-plan.js';
@@ -22,7 +21,7 @@ export interface ProgrammeQuestion {
   readonly person: Person;
   readonly method: Method;
   /** What is on record of an athlete; null for anybody. */
-  readonly athlete: { readonly cautions: readonly RecordedCaution[]; readonly equipment: readonly Equipment[] } | null;
+  readonly athlete: SessionQuestion['athlete'];
   /** What was carried out, in the studio’s days. */
   readonly past: readonly DayLoad[];
   /** Which sequences were carried out when, in the studio’s days. */

@@ -10,7 +10,8 @@ import { resolveBlock } from '../model/check-sequence.js';
 import type { Hand } from '../vocabulary/hands.js';
 import { type GroupDoses, type MuscleGroup, partsOf, SIDE_GROUPS } from '../vocabulary/muscles.js';
 import { movementsOf, rememberer } from './known.js';
-import { FIGURES, handFigures, movesFrom, pieceLoad, piecesOfSequence } from './piece-load.js';
+import { FIGURES, handFigures } from './piece-figures.js';
+import { movesFrom, pieceLoad, piecesOfSequence } from './piece-load.js';
 
 /** What a planned session comes to: its length, and what it asks of muscles and hands. */
 export interface SessionLoad extends Pick<PastLoad, 'doses' | 'hard'> {
@@ -41,17 +42,17 @@ function added(person: Person, sequence: Sequence, lookup: MovementLookup): Sess
     whereabouts = to;
     for (const [, needs] of moves) for (const thing of needs) equipment.add(thing);
     const isWork = piece.blocks.some(({ phase }) => WORK.includes(phase));
-    for (let index = 0; index < figures.length; index++) {
-      sums[index]! += figures[index]!;
-      if (isWork) work[index]! += figures[index]!;
-    }
+    figures.forEach((figure, index) => {
+      sums[index] = (sums[index] ?? 0) + figure;
+      if (isWork) work[index] = (work[index] ?? 0) + figure;
+    });
   }
   return {
     // Whole milliseconds, as the timeline counts them.
-    durationMs: Math.round(movesMs + sums[FIGURES.lengthMs]!),
-    doses: Object.fromEntries(SIDE_GROUPS.flatMap((key, index) => some(key, sums[FIGURES.dose + index]!))),
+    durationMs: Math.round(movesMs + (sums[FIGURES.lengthMs] ?? 0)),
+    doses: Object.fromEntries(SIDE_GROUPS.flatMap((key, index) => some(key, sums[FIGURES.dose + index] ?? 0))),
     workDoses: ofBothHands(work),
-    hard: SIDE_GROUPS.filter((_, index) => sums[FIGURES.hardS + index]! >= HARD_FROM.value),
+    hard: SIDE_GROUPS.filter((_, index) => (sums[FIGURES.hardS + index] ?? 0) >= HARD_FROM.value),
     hands: { left: handFigures(sums, 'left'), right: handFigures(sums, 'right') },
     equipment: [...equipment],
     isLoading: sequence.blocks.some((block) => WORK.includes(block.phase) && !isFree(resolveBlock(block, lookup))),
@@ -63,7 +64,7 @@ const some = <K>(key: K, value: number): [K, number][] => (value > 0 ? [[key, va
 function ofBothHands(sums: Float64Array): GroupDoses {
   const doses: Partial<Record<MuscleGroup, number>> = {};
   SIDE_GROUPS.forEach((key, index) => {
-    const dose = sums[FIGURES.dose + index]!;
+    const dose = sums[FIGURES.dose + index] ?? 0;
     const { group } = partsOf(key);
     if (dose > 0) doses[group] = (doses[group] ?? 0) + dose;
   });

@@ -1,6 +1,5 @@
 import { sumOf } from './amount-loads.js';
-import type { ProgrammeView } from './evaluate.js';
-import { isAhead, type WeekView } from './seen.js';
+import { isAhead, type ProgrammeContext, type WeekView } from './seen.js';
 
 /** What the loading work of a week comes to beside that of the fullest one. */
 export interface WeekLoad {
@@ -14,7 +13,7 @@ export const workIn = ({ sessions }: Pick<WeekView, 'sessions'>): number =>
   sessions.reduce((sum, session) => sum + (session.state === 'done' || isAhead(session) ? sumOf(session.load?.workDoses ?? {}) : 0), 0);
 
 /** How much of the fullest week each week holds. */
-export function weekLoads({ weeks }: Pick<ProgrammeView, 'weeks'>): WeekLoad[] {
+export function weekLoads({ weeks }: Pick<ProgrammeContext, 'weeks'>): WeekLoad[] {
   const works = weeks.map(workIn);
   const peak = Math.max(...works);
   return works.map((work) => ({ work, percentOfPeak: peak > 0 ? (100 * work) / peak : 0 }));

@@ -42,7 +42,7 @@ export class ComposeService {
   }
 
   private async workOf(scope: StudioScope, question: ComposeQuestion): Promise<ComposeWork> {
-    const { goal: goalId, minutes, methodId, equipment, notAt, leftOut, isLight, locked, rounds, from, others } = question;
+    const { goal: goalId, minutes, methodId, equipment, locked, rounds, from, others } = question;
     const { library, subject, athlete, past, now } = await this.circumstances.of(scope, question);
     if (methodId !== undefined && !library.method(methodId)) {
       throw invalid([{ pointer: '/methodId', message: `There is no method “${methodId}”.` }]);
@@ -71,16 +71,16 @@ export class ComposeService {
       now,
       own: movements.map(({ document }) => document),
       removedIds: movements.filter(({ removed }) => removed).map(({ document }) => document.id),
-      ...(notAt && { notAt }),
-      ...(leftOut && { leftOut }),
-      ...(isLight !== undefined && { isLight }),
-      ...(locked && { locked }),
-      ...(rounds && { rounds }),
+      ...withoutUnsaid({ notAt: question.notAt, leftOut: question.leftOut, isLight: question.isLight, locked, rounds }),
       from,
       others,
     };
   }
 }
+
+/** Only what was said. */
+const withoutUnsaid = <T extends object>(all: T): { [K in keyof T]?: Exclude<T[K], undefined> } =>
+  Object.fromEntries(Object.entries(all).filter(([, value]) => value !== undefined)) as { [K in keyof T]?: Exclude<T[K], undefined> };
 
 /** A fault of a locked block is reported where it was sent. */
 const lockedFault = ({ pointer, message }: { readonly pointer: string; readonly message: string }) => ({

@@ -2,6 +2,7 @@ import type { CopyInput, CopyItem, CopyPreview, StoredProgramme } from '@clay-po
 import {
   carriedOutOn,
   compareProgrammes,
+  dayWords,
   inDayOrder,
   lookBackDays,
   mondayOf,
@@ -13,7 +14,7 @@ import {
 import type { CopyAnswer } from '@clay-pot/core/answers';
 import { methodOf } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
-import { In, IsNull, MoreThanOrEqual } from 'typeorm';
+import { In, IsNull, MoreThanOrEqual, Not } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
@@ -85,9 +86,17 @@ export class CopiesService {
   /** What a copy would be for somebody, or what an update would make of one. Nothing is stored. @throws 404 @throws 422 where nothing of it is possible for them */
   async preview(scope: StudioScope, sourceId: string, input: CopyInput): Promise<CopyPreview> {
     const { answer, before, athleteName } = await this.made(scope, sourceId, input);
-    const changes = before ? updateWords(before, answer) : answer.differences;
+    const changes = before ? updateWords(before, answer) : [...(await this.running(scope, input)), ...answer.differences];
     const { findings } = answer;
     return { athleteId: input.athleteId, athleteName, document: answer.programme, differences: changes, findings };
+  }
+
+  /** Programmes that somebody follows already: both would run. */
+  private async running(scope: StudioScope, { athleteId, copyId }: CopyInput): Promise<string[]> {
+    const today = dayIn(scope.timeZone, this.clock.now());
+    const where = { athleteId, removedAt: IsNull(), lastDay: MoreThanOrEqual(today), id: Not(copyId) };
+    const rows = await scope.of(ProgrammeRow).find({ select: { id: true, title: true, lastDay: true }, where });
+    return rows.map(({ title, lastDay }) => `Already has “${title}” until ${dayWords(lastDay)}: archive it, or both run`);
   }
 
   /** Makes somebody’s copy, or brings it up to date. @param ifMatch the version of a copy that is there @throws 404, 412, 422, 428 */
@@ -101,9 +110,9 @@ export class CopiesService {
     return scope.transaction(async (inner) => {
       const ids = new Map<string, string>();
       for (const [planId, sequence] of answer.sequences) {
-        const known = before?.plans.find(({ id }) => id === planId);
-        const isSame = known && (await this.isSequence(inner, known.sequenceId, sequence));
-        const id = isSame && known ? known.sequenceId : uuid();
+        const known = before?.plans.find((plan) => plan.id === planId)?.sequenceId;
+        const isSame = known !== undefined && (await this.isSequence(inner, known, sequence));
+        const id = isSame ? known : uuid();
         if (!isSame) await this.sequences.put(inner, id, { ...sequence, title: titleFor(sequence.title, athleteName) }, undefined);
         ids.set(planId, id);
       }
@@ -171,7 +180,6 @@ export class CopiesService {
         past,
         now,
         standings: standings.map(({ movementId, levelId, step, last }) => ({ movementId, levelId, step, last })),
-        leftOut: athlete?.leftOut ?? [],
       },
     });
     if (!answer) {

@@ -163,7 +163,7 @@ export class SessionsService {
       shelf: library.shelf,
       person,
       method: methodOf(plan, library.method),
-      athlete: { cautions, equipment: athlete.equipment },
+      athlete: { cautions, equipment: athlete.equipment, leftOut: athlete.leftOut },
       past: [],
       now: startedAt,
     });

@@ -63,7 +63,7 @@ export class SuggestionWorkService {
       }),
       replacedBy: replacedBy(answers),
       subject: subjectWork({ record: row, readings, today }, led, now),
-      athlete: { cautions: cautionsOn(row, today), equipment: row.equipment },
+      athlete: { cautions: cautionsOn(row, today), equipment: row.equipment, leftOut: row.leftOut },
       measuredOn: readings.at(-1)?.onDay ?? null,
       now: now.toISOString(),
       today,

@@ -18,6 +18,7 @@ import type {
   StudioSuggestions,
   Today,
   WhoAmI,
+  Changes,
 } from '@clay-pot/contracts';
 import type { Evidence, PastSession, Sequence, ShownUnits } from '@clay-pot/core';
 import { keepPreviousData, skipToken, QueryClient, useInfiniteQuery, useMutation, useQuery } from '@tanstack/react-query';
@@ -293,4 +294,12 @@ export const useRemoveReading = (athleteId: string) =>
   useMutation({
     mutationFn: (id: string) => request(`/athletes/${athleteId}/readings/${id}`, { method: 'DELETE' }),
     onSuccess: () => refresh('readings'),
+  });
+
+/** What changed in six weeks: for one person, or for everyone who follows a programme. */
+export const useChanges = (of: 'athletes' | 'programmes', id: string | undefined) =>
+  useQuery({
+    queryKey: ['changes', of, id],
+    queryFn: id === undefined ? skipToken : () => request<Changes>(`/${of}/${id}/changes`),
+    refetchOnMount: 'always',
   });

@@ -17,6 +17,8 @@ export interface Run {
   readonly cautions: readonly RecordedCaution[];
   /** What is at hand, so that a gentler form can be proposed without a network. */
   readonly equipment: readonly Equipment[];
+  /** Movements that nothing proposes for them. */
+  readonly leftOut?: readonly string[];
   /** The sequence with the levels as they are led now: easing on the spot changes it. */
   readonly sequence: Sequence;
   readonly startedAt: string;

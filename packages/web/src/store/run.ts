@@ -49,7 +49,7 @@ export const ledTimeline = (sequence: Sequence): Timeline => timelineOf(sequence
 const send = (path: string, body: unknown) => useOutbox.getState().add({ path, body });
 const now = () => new Date().toISOString();
 
-type Led = Pick<Run, 'athleteId' | 'athleteName' | 'cautions' | 'equipment' | 'sequenceId' | 'sequence'>;
+type Led = Pick<Run, 'athleteId' | 'athleteName' | 'cautions' | 'equipment' | 'leftOut' | 'sequenceId' | 'sequence'>;
 
 /** Starts leading; the server hears of it as soon as it can. */
 export function beginRun(who: Led): void {

@@ -1,15 +1,13 @@
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { uniformInt } from 'pure-rand/distribution/uniformInt';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
-import { amountOf, setCount } from '../../model/dose.js';
-import { findLevel, type Level, type Movement } from '../../model/movement.js';
-import type { Method } from '../../model/method.js';
 import { working } from '../../vocabulary/constant.js';
 import { addDays, daysBetween } from '../../vocabulary/days.js';
 import { itemAt, lastOf } from '../../vocabulary/lists.js';
-import { UNIT_OF } from '../../vocabulary/work.js';
 import { heightOf } from './gate-height.js';
+import { DELOAD_WEEKS, type Habits, habitsOf, type HabitsQuestion, HURTS_FROM, LOOKED_AT, MORE, ROUNDING } from './gate-habits.js';
 import { moreThan, type Step, stepAfter } from './level-standing.js';
+import { nextSession } from './next-session.js';
 import type { WorkDone } from './work-done.js';
 
 /** What of somebody’s habits may be otherwise. */
@@ -22,11 +20,7 @@ export interface OtherHabits {
 }
 
 /** What courses are drawn from. */
-export interface CourseQuestion {
-  /** Of one movement and hand, oldest first. */
-  readonly history: readonly WorkDone[];
-  readonly movement: Movement;
-  readonly method: Method;
+export interface CourseQuestion extends HabitsQuestion {
   /** ISO day. */
   readonly today: string;
   /** The height at which a gate is passed. */
@@ -37,19 +31,7 @@ export interface CourseQuestion {
 const DRAWS = 200;
 /** The same history always gives the same days. */
 const SEED = 20261128;
-/** Steps look at the last sessions only. */
-const LOOKED_AT = 8;
-/** What somebody’s sessions are like is read from so many at most: who began long ago is another by now. */
-const LATELY = 20;
-const HURTS_FROM = 5;
 
-const EXERTION_RISE = working(
-  'Prediction: exertion with each level',
-  2,
-  'points',
-  'a level more is harder by one or two points, at the same strength',
-  [0.5, 3],
-).value;
 const EFFORT_RISE = working(
   'Prediction: exertion with effort',
   0.12,
@@ -90,21 +72,19 @@ const SETBACKS = working(
 const SETBACK_SESSIONS = 60;
 const SETBACK_DAYS = 12;
 const PERSON_SPREAD = 0.6;
-
-type Draw = () => number;
+const EASE_SPREAD = 0.08;
 
 /** Days until a gate is passed in many courses of what comes; twice the days that are looked at where it is not within them. */
 export function gateCourses(question: CourseQuestion, habits: OtherHabits = {}, mostLate = 1): number[] {
   const own = habitsOf(question);
   const random = xoroshiro128plus(SEED);
-  const even = () => uniformFloat64(random);
-  const whole = (below: number) => uniformInt(random, 0, below - 1);
+  const chance = chanceFrom(random);
   const onDay = daysFrom(question.today);
   const courses: number[] = [];
   let late = 0;
   // Where too many never come there in time, nothing is told of any.
   while (courses.length < DRAWS && late <= mostLate * DRAWS) {
-    const days = course({ ...question, onDay }, own, habits, even, whole);
+    const days = new Course({ ...question, onDay }, own, habits, chance).days();
     if (days > question.furthestDays) late++;
     courses.push(days);
   }
@@ -117,199 +97,156 @@ function daysFrom(today: string): (days: number) => string {
   return (days) => (known[days] ??= addDays(today, days));
 }
 
-/** What somebody’s own sessions tell of those that come. */
-interface Habits {
-  readonly gaps: readonly number[];
-  /** Sessions in which nothing had flared up. */
-  readonly outcomes: readonly WorkDone[];
-  readonly heights: ReadonlyMap<WorkDone, number>;
-  readonly flares: number;
-  readonly sessions: number;
-  /** By how much the amount of a set grew where it did. */
-  readonly growth: readonly number[];
-  /** How exertion rises with a level, by what somebody’s own sessions say of it and what is usual. */
-  readonly rise: { readonly mean: number; readonly sd: number };
-  /** How likely it is that every so manieth week is easier. */
-  readonly deloadShare: number;
-  /** Whether more was done when the rules would have it, and when they would not. */
-  readonly advised: readonly boolean[];
-  readonly unadvised: readonly boolean[];
+/** Where chance comes from. */
+interface Chance {
+  readonly even: () => number;
+  readonly normal: () => number;
+  readonly one: <T>(of: readonly T[]) => T;
+  /** As many again, each drawn from all: what is not sure about few of them (Efron 1979). */
+  readonly again: <T>(of: readonly T[]) => T[];
 }
 
-function habitsOf({ history, movement, method }: CourseQuestion): Habits {
-  const lately = history.slice(-LATELY);
-  const heights = new Map(lately.map((done) => [done, heightOf(movement, done, method)]));
-  const hurts = ({ discomfort }: WorkDone) => (discomfort ?? 0) >= HURTS_FROM;
-  const [advised, unadvised]: [boolean[], boolean[]] = [[], []];
-  lately.slice(1).forEach((done, index) => {
-    const until = lately.slice(Math.max(0, index + 1 - LOOKED_AT), index + 1);
-    const before = itemAt(lately, index);
-    const isMore = (heights.get(done) ?? 0) > (heights.get(before) ?? 0) + ROUNDING;
-    const { kind } = stepAfter(until, { movement, method, today: done.onDay, isBarred: false });
-    if (MORE.includes(kind)) advised.push(isMore);
-    else if (kind === 'hold') unadvised.push(isMore);
-  });
+function chanceFrom(random: ReturnType<typeof xoroshiro128plus>): Chance {
+  const even = () => uniformFloat64(random);
+  const one = <T>(of: readonly T[]): T => itemAt(of, uniformInt(random, 0, of.length - 1));
   return {
-    gaps: lately.slice(1).map((done, index) => Math.max(1, daysBetween(itemAt(lately, index).onDay, done.onDay))),
-    outcomes: lately.filter((done) => !hurts(done)),
-    heights,
-    flares: lately.filter((done, index) => hurts(done) && (index === 0 || !hurts(itemAt(lately, index - 1)))).length,
-    sessions: lately.length,
-    growth: lately.slice(1).flatMap((done, index) => {
-      const before = itemAt(lately, index);
-      const isSame = before.levelId === done.levelId && before.unit === done.unit && before.sets === done.sets;
-      return isSame && done.amount > before.amount ? [done.amount - before.amount] : [];
-    }),
-    rise: riseOf(lately, heights),
-    deloadShare: deloadShareOf(lately, heights),
-    advised,
-    unadvised,
+    even,
+    normal: () => Math.sqrt(-2 * Math.log(1 - even())) * Math.cos(2 * Math.PI * even()),
+    one,
+    again: (of) => of.map(() => one(of)),
   };
 }
-/** Of ratings nobody is surer than this, points. */
-const RATING_SD = 1;
 
-/** The slope of exertion over height: least squares, drawn toward what is usual as far as the sessions say little. */
-function riseOf(lately: readonly WorkDone[], heights: ReadonlyMap<WorkDone, number>): Habits['rise'] {
-  const rated = lately.flatMap((done) => (done.exertion === null ? [] : [{ x: heights.get(done) ?? 0, y: done.exertion }]));
-  const mean = (of: (each: { x: number; y: number }) => number) =>
-    rated.reduce((sum, each) => sum + of(each), 0) / Math.max(1, rated.length);
-  const [x, y] = [mean((each) => each.x), mean((each) => each.y)];
-  const spread = rated.reduce((sum, each) => sum + (each.x - x) ** 2, 0);
-  const slope = spread > 0 ? rated.reduce((sum, each) => sum + (each.x - x) * (each.y - y), 0) / spread : 0;
-  const [own, usual] = [spread / RATING_SD ** 2, 1 / RISE_SPREAD ** 2];
-  return { mean: (own * slope + usual * EXERTION_RISE) / (own + usual), sd: 1 / Math.sqrt(own + usual) };
+/** What of a person is drawn once for a course: nobody knows it better than the sessions tell. */
+interface Person {
+  readonly gaps: readonly number[];
+  readonly outcomes: readonly WorkDone[];
+  /** How often a step is taken that the rules have, and one that they have not. */
+  readonly follows: number;
+  readonly hurries: number;
+  readonly flareRate: number;
+  readonly rise: number;
+  readonly effortRise: number;
+  readonly discomfortRise: number;
+  readonly easeWeekly: number;
+  readonly deloads: boolean;
+  /** Where in the cycle of deloads they are, days. */
+  readonly phase: number;
 }
-const RISE_SPREAD = 1.5;
-const EASE_SPREAD = 0.08;
-const DELOAD_WEEKS = 4;
 
-/** Every fourth week is easier for those of whom a week was that came back; of few weeks nobody knows. */
-function deloadShareOf(lately: readonly WorkDone[], heights: ReadonlyMap<WorkDone, number>): number {
-  const at = lately.map((done) => heights.get(done) ?? 0);
-  const dips = at.filter((height, index) => {
-    const [before, later] = [at[index - 1], at.slice(index + 1, index + 1 + LOOKED_AT)];
-    return before !== undefined && height < before - DIP && later.some((each) => each >= before - ROUNDING);
-  });
-  if (dips.length > 0) return 0.9;
-  return daysBetween(itemAt(lately, 0).onDay, lastOf(lately).onDay) > 7 * (DELOAD_WEEKS + 1) ? 0.15 : 0.5;
-}
-const DIP = 0.1;
-
-const MORE: readonly Step['kind'][] = ['amount', 'sets', 'effort', 'level up'];
-const ROUNDING = 1e-6;
-
-/** One course of what comes: sessions as somebody’s own were, at steps as the rules have them and somebody takes them. */
-function course(
-  question: CourseQuestion & { readonly onDay: (days: number) => string },
-  own: Habits,
-  habits: OtherHabits,
-  even: Draw,
-  whole: (below: number) => number,
-): number {
-  const { movement, method, today, goal, furthestDays } = question;
-  const normal = () => Math.sqrt(-2 * Math.log(1 - even())) * Math.cos(2 * Math.PI * even());
-  const pool = <T>(of: readonly T[]): T[] => of.map(() => itemAt(of, whole(of.length)));
-  const [gaps, outcomes] = [pool(own.gaps), pool(own.outcomes.length > 0 ? own.outcomes : question.history.slice(-1))];
-  const shareOf = (events: readonly boolean[], prior: readonly boolean[]) => {
-    const drawn = pool([...events, ...prior]);
+function drawnPerson(question: CourseQuestion, own: Habits, { withoutSetbacks }: OtherHabits, chance: Chance): Person {
+  const { even, normal, again, one } = chance;
+  const shareOf = (events: readonly boolean[]) => {
+    const drawn = again(events);
     return drawn.filter(Boolean).length / drawn.length;
   };
-  const follows = shareOf(own.advised, [true, true]);
-  const hurries = shareOf(own.unadvised, [false, false, false, false, false]);
-  const flareRate = habits.withoutSetbacks
-    ? 0
-    : ((own.flares + SETBACKS * SETBACK_SESSIONS) / (own.sessions + SETBACK_SESSIONS)) * Math.exp(PERSON_SPREAD * normal());
-  const rise = Math.max(0, own.rise.mean + own.rise.sd * normal());
-  const effortRise = Math.max(0, EFFORT_RISE * (1 + EFFORT_SPREAD * normal()));
-  const easeWeekly = Math.max(0, WEEKLY_EASE + EASE_SPREAD * normal());
-  const deloads = even() < own.deloadShare;
-  const discomfortRise = Math.max(0, DISCOMFORT_RISE + 0.4 * normal());
-  const offsets = new Map<string, number>([[lastOf(question.history).levelId, 0]]);
-  const offsetOf = (levelId: string) => {
-    let offset = offsets.get(levelId);
-    if (offset === undefined) offsets.set(levelId, (offset = LEVEL_SCATTER * normal()));
-    return offset;
+  const flares = (own.flares + SETBACKS * SETBACK_SESSIONS) / (own.sessions + SETBACK_SESSIONS);
+  return {
+    gaps: again(own.gaps),
+    outcomes: again(own.outcomes.length > 0 ? own.outcomes : question.history.slice(-1)),
+    follows: shareOf([...own.advised, true, true]),
+    hurries: shareOf([...own.unadvised, false, false]),
+    flareRate: withoutSetbacks ? 0 : flares * Math.exp(PERSON_SPREAD * normal()),
+    rise: Math.max(0, own.rise.mean + own.rise.sd * normal()),
+    effortRise: Math.max(0, EFFORT_RISE * (1 + EFFORT_SPREAD * normal())),
+    discomfortRise: Math.max(0, DISCOMFORT_RISE + DISCOMFORT_SPREAD * normal()),
+    easeWeekly: Math.max(0, WEEKLY_EASE + EASE_SPREAD * normal()),
+    deloads: even() < own.deloadShare,
+    phase: WEEK * one(DELOAD_PHASES),
   };
-  let history = question.history.slice(-LOOKED_AT);
-  const phase = 7 * whole(DELOAD_WEEKS);
-  let [days, flareUntil] = [0, -1];
-  const sinceLast = Math.max(0, daysBetween(lastOf(history).onDay, today));
-  for (let number = 0; ; number++) {
-    const gap = Math.min(habits.longestGap ?? Infinity, itemAt(gaps, whole(gaps.length)) * (habits.gapTimes ?? 1));
-    days += number === 0 ? Math.max(0, gap - sinceLast) : Math.max(1, gap);
-    if (days > furthestDays) return 2 * furthestDays;
-    // In an easier week nothing is more than it was.
-    if (deloads && Math.floor((days + phase) / 7) % DELOAD_WEEKS === 0) continue;
-    const onDay = question.onDay(Math.round(days));
-    const step = taken(stepAfter(history, { movement, method, today: onDay, isBarred: false }));
-    const next = after(lastOf(history), step, movement);
+}
+const DISCOMFORT_SPREAD = 0.4;
+const WEEK = 7;
+const DELOAD_PHASES: readonly number[] = Array.from({ length: DELOAD_WEEKS }, (_, week) => week);
+
+/** One course of what comes: sessions as somebody’s own were, at steps as the rules have them and somebody takes them. */
+class Course {
+  private readonly person: Person;
+  /** How much harder each level is for them than the one that they are at, points. */
+  private readonly offsets = new Map<string, number>();
+  private history: readonly WorkDone[];
+  private day = 0;
+  private flareUntil = -1;
+
+  constructor(
+    private readonly question: CourseQuestion & { readonly onDay: (days: number) => string },
+    private readonly own: Habits,
+    private readonly habits: OtherHabits,
+    private readonly chance: Chance,
+  ) {
+    this.person = drawnPerson(question, own, habits, chance);
+    this.history = question.history.slice(-LOOKED_AT);
+    this.offsets.set(lastOf(this.history).levelId, 0);
+  }
+
+  /** Days until the goal is reached; twice the furthest where it is not within them. */
+  days(): number {
+    const { today, goal, furthestDays, movement, method } = this.question;
+    const sinceLast = Math.max(0, daysBetween(lastOf(this.history).onDay, today));
+    for (let number = 0; ; number++) {
+      const { gapTimes = 1, longestGap = Infinity } = this.habits;
+      const gap = Math.min(longestGap, this.chance.one(this.person.gaps) * gapTimes);
+      this.day += number === 0 ? Math.max(0, gap - sinceLast) : Math.max(1, gap);
+      if (this.day > furthestDays) return 2 * furthestDays;
+      // In an easier week nothing is more than it was.
+      if (this.person.deloads && Math.floor((this.day + this.person.phase) / WEEK) % DELOAD_WEEKS === 0) continue;
+      const done = this.session(number);
+      if (done.isWhole && heightOf(movement, done, method) >= goal - ROUNDING) return this.day;
+      this.history = [...this.history.slice(1 - LOOKED_AT), done];
+    }
+  }
+
+  /** A session as it goes: its dose by the rules, its ratings like one of somebody’s own, harder as what it asks is more. */
+  private session(number: number): WorkDone {
+    const { movement, method, onDay: dayAfter } = this.question;
+    const { person, chance } = this;
+    const onDay = dayAfter(Math.round(this.day));
+    const next = nextSession(
+      lastOf(this.history),
+      this.taken(stepAfter(this.history, { movement, method, today: onDay, isBarred: false })),
+      movement,
+    );
+    const like = chance.one(person.outcomes);
     const height = heightOf(movement, next, method);
-    const like = itemAt(outcomes, whole(outcomes.length));
-    const more = height - (own.heights.get(like) ?? height);
-    if (days > flareUntil && even() < flareRate) flareUntil = days + SETBACK_DAYS;
-    const isSore = days <= flareUntil;
-    const harder = effortRise * ((next.effortPercent ?? 0) - (like.effortPercent ?? next.effortPercent ?? 0));
-    const exertion = (like.exertion ?? 5) + rise * more + harder + offsetOf(next.levelId) - (easeWeekly * days) / 7;
-    const discomfort = like.discomfort === null ? null : Math.max(0, Math.round(like.discomfort + discomfortRise * Math.max(0, more)));
-    const done: WorkDone = {
+    const more = height - (this.own.heights.get(like) ?? height);
+    const effort = next.effortPercent ?? 0;
+    const harder = person.rise * more + person.effortRise * (effort - (like.effortPercent ?? effort)) + this.offsetOf(next.levelId);
+    const exertion = (like.exertion ?? USUAL_EXERTION) + harder - (person.easeWeekly * this.day) / WEEK;
+    if (this.day > this.flareUntil && chance.even() < person.flareRate) this.flareUntil = this.day + SETBACK_DAYS;
+    const isSore = this.day <= this.flareUntil;
+    const felt = like.discomfort === null ? null : Math.round(like.discomfort + person.discomfortRise * Math.max(0, more));
+    return {
       ...next,
-      onDay,
-      endedAt: `${onDay}T12:00:00.000Z`,
-      sessionId: `${number}`,
+      ...{ onDay, endedAt: `${onDay}T12:00:00.000Z`, sessionId: `${number}` },
       isWhole: like.isWhole && exertion < TOO_HARD,
-      exertion: Math.min(10, Math.max(0, Math.round(exertion))),
-      discomfort: isSore ? HURTS_FROM : discomfort,
+      exertion: Math.min(TOO_HARD, Math.max(0, Math.round(exertion))),
+      discomfort: isSore ? HURTS_FROM : felt,
       morning: isSore ? 'step-back' : like.morning,
       formFaults: like.formFaults,
     };
-    if (done.isWhole && height >= goal - ROUNDING) return days;
-    history = [...history.slice(1 - LOOKED_AT), done];
+  }
+
+  private offsetOf(levelId: string): number {
+    const known = this.offsets.get(levelId);
+    if (known !== undefined) return known;
+    const offset = LEVEL_SCATTER * this.chance.normal();
+    this.offsets.set(levelId, offset);
+    return offset;
   }
 
   /** What somebody makes of a step: not every one is taken, and some are taken unasked. */
-  function taken(step: Step): Step {
-    if (MORE.includes(step.kind)) return even() < follows ? sized(step) : { kind: 'hold' };
-    if (step.kind !== 'hold' || even() >= hurries) return step;
-    return sized(moreThan(lastOf(history), question) ?? step);
+  private taken(step: Step): Step {
+    const { even } = this.chance;
+    if (MORE.includes(step.kind)) return even() < this.person.follows ? this.sized(step) : { kind: 'hold' };
+    if (step.kind !== 'hold' || even() >= this.person.hurries) return step;
+    return this.sized(moreThan(lastOf(this.history), this.question) ?? step);
   }
 
   /** Amounts grow by what they grew by before, as well as by what the rules have them grow by. */
-  function sized(step: Step): Step {
-    const by = step.kind === 'amount' ? [...own.growth, null][whole(own.growth.length + 1)] : null;
-    const { amount } = lastOf(history);
-    return step.kind === 'amount' && by ? { kind: 'amount', to: amount + by } : step;
+  private sized(step: Step): Step {
+    const by = step.kind === 'amount' ? this.chance.one([...this.own.growth, null]) : null;
+    return by === null ? step : { kind: 'amount', to: lastOf(this.history).amount + by };
   }
 }
 const TOO_HARD = 10;
-
-/** The next session’s dose: what a step makes of the last one. */
-function after(last: WorkDone, step: Step, movement: Movement): WorkDone {
-  switch (step.kind) {
-    case 'amount':
-      return { ...last, amount: step.to };
-    case 'sets':
-      return { ...last, sets: step.to };
-    case 'effort':
-      return { ...last, effortPercent: step.to };
-    case 'level up':
-    case 'level down': {
-      const level = findLevel(movement, step.levelId);
-      return level ? atFirst(last, level) : last;
-    }
-    case 'ease':
-      return { ...last, amount: Math.max(1, Math.round(EASED * last.amount)) };
-    case 'hold':
-      return { ...last, sets: Math.max(1, last.sets) };
-  }
-}
-const EASED = 0.6;
-
-const atFirst = (last: WorkDone, { id, dose }: Level): WorkDone => ({
-  ...last,
-  levelId: id,
-  unit: UNIT_OF[dose.work.kind],
-  sets: setCount(dose),
-  amount: amountOf(dose.work),
-  effortPercent: dose.effortPercent ?? null,
-});
+const USUAL_EXERTION = 5;

@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { Button } from '../../ui/button.js';
 import { AnswerHead } from './answer-head.js';
 import { BeforeIt, BehindIt } from './behind-it.js';
-import { ComposedRows } from './composed-rows.js';
+import { ComposedRows, type LeaveOut } from './composed-rows.js';
 import type { Composition } from './use-composition.js';
 import { WantsBars } from './wants-bars.js';
 
@@ -13,10 +13,11 @@ interface Props {
   take: (sequence: Sequence) => void;
   /** Content beside the rows, where there is room for it. */
   pot?: ReactNode;
+  leaveOut?: LeaveOut | undefined;
 }
 
 /** What was composed, with its figures, its reasons and what is behind it; or why nothing was. */
-export function AnswerView({ composition, takeLabel, take, pot }: Props) {
+export function AnswerView({ composition, takeLabel, take, pot, leaveOut }: Props) {
   const { state, answer } = composition;
   if (state === 'failed') return <p role="alert">Couldn’t generate: the solver didn’t load. Try again.</p>;
   if (!answer) return state === 'looking' ? <p role="status">Generating…</p> : null;
@@ -28,7 +29,7 @@ export function AnswerView({ composition, takeLabel, take, pot }: Props) {
         <>
           <AnswerHead answer={answer} composition={composition} />
           <div className={`grid gap-x-6 gap-y-4 ${pot ? 'xl:grid-cols-[minmax(0,1fr)_15rem]' : ''}`}>
-            <ComposedRows sequence={sequence} reasons={answer.reasons} composition={composition} />
+            <ComposedRows sequence={sequence} reasons={answer.reasons} composition={composition} leaveOut={leaveOut} />
             <div className="grid content-start gap-4 max-xl:order-first">
               <Button kind="primary" className="justify-self-start xl:justify-self-stretch" onClick={() => take(sequence)}>
                 {takeLabel}

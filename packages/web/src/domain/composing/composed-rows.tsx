@@ -2,10 +2,10 @@ import { doseText } from '../movement/dose-text.js';
 import { readable } from '../measuring/units.js';
 import type { ComposeAnswer, SwapAnswer } from '@clay-pot/contracts';
 import { applyEdits, type Block, capital, type Edit, PHASE_NAMES, PHASES, type Sequence } from '@clay-pot/core';
-import { Pin, Shuffle } from 'lucide-react';
+import { Ban, Pin, Shuffle } from 'lucide-react';
 import { useState } from 'react';
 import { useStudioLibrary } from '../../store/library.js';
-import { IconButton } from '../../ui/button.js';
+import { Button, IconButton } from '../../ui/button.js';
 import { LevelPicture } from '../movement/level-picture.js';
 import { MovementName } from '../movement/movement-name.js';
 import type { Composition } from './use-composition.js';
@@ -14,6 +14,16 @@ interface Props {
   sequence: Sequence;
   reasons: ComposeAnswer['reasons'];
   composition: Composition;
+  /** Leaves a movement out of what is generated next; for whom, where it is somebody. Without it nothing is left out from here. */
+  leaveOut?: LeaveOut | undefined;
+}
+
+/** How a movement is left out: for this once, or for a person for good. */
+export interface LeaveOut {
+  readonly once: (movementId: string) => void;
+  readonly always?: ((movementId: string) => void) | undefined;
+  /** Their first name. */
+  readonly who?: string | undefined;
 }
 
 /** The blocks of a composition by their phases, each with why it is there; kept, or changed for another. */
@@ -59,7 +69,8 @@ interface RowProps extends Omit<Props, 'reasons'> {
   withFigures: boolean;
 }
 
-function Row({ block, sequence, reason, withFigures, composition }: RowProps) {
+function Row({ block, sequence, reason, withFigures, composition, leaveOut }: RowProps) {
+  const [isLeaving, setLeaving] = useState(false);
   const { locked, toggleLock, swaps, change } = composition;
   const { movement: lookup } = useStudioLibrary();
   const [others, setOthers] = useState<SwapAnswer['alternatives'] | 'asked' | null>(null);
@@ -98,7 +109,24 @@ function Row({ block, sequence, reason, withFigures, composition }: RowProps) {
         <IconButton name={`Others for ${movement.name}`} aria-expanded={others !== null} onClick={ask}>
           <Shuffle size={17} />
         </IconButton>
+        {leaveOut && (
+          <IconButton name={`Leave out ${movement.name}`} aria-expanded={isLeaving} onClick={() => setLeaving((now) => !now)}>
+            <Ban size={17} />
+          </IconButton>
+        )}
       </div>
+      {leaveOut && isLeaving && (
+        <div role="group" aria-label={`Leave out ${movement.name}`} className="mt-1 flex flex-wrap gap-2 pl-13">
+          <Button className="px-2! py-0.5! text-small" onClick={() => leaveOut.once(movement.id)}>
+            Leave out this time
+          </Button>
+          {leaveOut.always && (
+            <Button className="px-2! py-0.5! text-small" onClick={() => leaveOut.always?.(movement.id)}>
+              Never for {leaveOut.who}
+            </Button>
+          )}
+        </div>
+      )}
       {others && (
         <Others
           others={others}

@@ -17,6 +17,8 @@ export interface Wishes {
   /** Things at hand today. */
   readonly equipment: readonly Equipment[];
   readonly notAt: readonly Place[];
+  /** Movements left out for this once; those left out for the athlete are on their record. */
+  readonly leftOut: readonly string[];
 }
 
 const USUAL_MINUTES = 20;
@@ -37,6 +39,7 @@ export function firstWishes(athlete: Athlete | undefined, intakes: readonly Stor
     methodId: methodId ?? methodFor(goalId, athlete ? cautionsOn(athlete, isoToday()) : []).id,
     equipment: athlete?.equipment ?? ANY_ROOM,
     notAt: [],
+    leftOut: [],
   };
 }
 
@@ -58,12 +61,12 @@ export function useComposeWork(athlete: Athlete | undefined): (wishes: Wishes, a
   const stored = useOwnMovements((state) => state.stored);
   return useMemo(
     () =>
-      ({ goalId, minutes, methodId, equipment, notAt }, { locked, rounds, from, others } = {}) => ({
+      ({ goalId, minutes, methodId, equipment, notAt, leftOut }, { locked, rounds, from, others } = {}) => ({
         goalId,
         minutes,
         method: methodOf({ methodId }, library.method),
         person,
-        athlete: { cautions, equipment },
+        athlete: { cautions, equipment, leftOut: athlete?.leftOut },
         past: past ?? [],
         standings: (levels ?? []).flatMap(({ movementId, levelId, step, history: [last] }) =>
           last ? [{ movementId, levelId, step, last }] : [],
@@ -72,11 +75,12 @@ export function useComposeWork(athlete: Athlete | undefined): (wishes: Wishes, a
         own: stored.map(({ movement }) => movement),
         removedIds: stored.filter(({ removed }) => removed).map(({ id }) => id),
         notAt,
+        leftOut,
         ...(locked && { locked }),
         ...(rounds && { rounds }),
         from,
         others,
       }),
-    [person, past, levels, cautions, library, stored],
+    [person, past, levels, cautions, library, stored, athlete?.leftOut],
   );
 }

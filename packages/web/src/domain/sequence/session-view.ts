@@ -24,7 +24,10 @@ export function useSessionView(document: Sequence, athlete: Athlete | undefined)
   // The instant that recency is judged from: that of opening, so that it does not change under the hands.
   const [now] = useState(() => new Date().toISOString());
   const cautions = useStandingCautions(athlete);
-  const restricted = useMemo(() => (athlete ? { cautions, equipment: athlete.equipment } : null), [athlete, cautions]);
+  const restricted = useMemo(
+    () => (athlete ? { cautions, equipment: athlete.equipment, leftOut: athlete.leftOut } : null),
+    [athlete, cautions],
+  );
   return useMemo(() => {
     const { movement: lookup, shelf } = library;
     const method = methodOf(document, library.method);

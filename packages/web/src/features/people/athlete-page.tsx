@@ -52,6 +52,7 @@ export default function AthletePage() {
               { name: 'New sequence', run: () => void designFor(person) },
               { name: 'New programme', to: `/programmes/new?athlete=${person.id}` },
               { name: 'Week', to: `${at}/week` },
+              { name: 'Last six weeks', to: `${at}/changes` },
               { name: 'Edit profile', to: `${at}/edit` },
             ]}
           />

@@ -28,7 +28,12 @@ export default function GroupPage() {
           ’s; what you change in it is offered to everyone else here.
         </>
       }
-      actions={<ButtonLink to={`/programmes/${programme.data.id}`}>Open the programme</ButtonLink>}
+      actions={
+        <>
+          <ButtonLink to={`/programmes/${programme.data.id}/changes`}>Last six weeks</ButtonLink>
+          <ButtonLink to={`/programmes/${programme.data.id}`}>Open the programme</ButtonLink>
+        </>
+      }
     >
       <div className="grid gap-8">
         <Part title="Following" aside={<span className="text-small text-ink-soft">{counted(copies.data.length, 'person', 'people')}</span>}>

@@ -56,7 +56,7 @@ export function useMakeProgramme(athlete: Athlete): Making {
 
   async function composed(goalId: string, wish: PlanWish, minutes: number, isLight: boolean): Promise<Sequence> {
     const { methodId } = wish;
-    const work = workOf({ goalId, minutes, methodId, equipment: athlete.equipment, notAt: [] });
+    const work = workOf({ goalId, minutes, methodId, equipment: athlete.equipment, notAt: [], leftOut: [] });
     const { sequence, giveUp } = await composeBeside({ ...work, isLight }, () => undefined);
     if (sequence) return sequence;
     throw new NothingComposed(
@@ -95,6 +95,7 @@ export function useMakeProgramme(athlete: Athlete): Making {
         person,
         cautions,
         equipment: athlete.equipment,
+        leftOut: athlete.leftOut,
         methodId: wish.methodId,
         past: past.data ?? [],
       });

@@ -23,10 +23,10 @@ export function useProgrammeQuestion(athlete: Athlete, programme: Programme): Om
   const past = usePast(athlete.id, lookBackDays(programme, isoToday())).data;
   const cautions = useStandingCautions(athlete);
   const { methodId } = programme;
-  const { equipment } = athlete;
+  const { equipment, leftOut } = athlete;
   return useMemo(
-    () => sequences && past && { ...circumstancesOf({ person, cautions, equipment, methodId, past }), sequences },
-    [sequences, past, person, cautions, equipment, methodId],
+    () => sequences && past && { ...circumstancesOf({ person, cautions, equipment, leftOut, methodId, past }), sequences },
+    [sequences, past, person, cautions, equipment, leftOut, methodId],
   );
 }
 
@@ -36,6 +36,7 @@ interface Circumstances {
   /** As they stand, those of this device among them. */
   readonly cautions: readonly RecordedCaution[];
   readonly equipment: Athlete['equipment'];
+  readonly leftOut: Athlete['leftOut'];
   readonly methodId: string | undefined;
   readonly past: readonly PastSession[];
 }
@@ -45,6 +46,7 @@ export const circumstancesOf = ({
   person,
   cautions,
   equipment,
+  leftOut,
   methodId,
   past,
 }: Circumstances): Omit<ProgrammeQuestion, 'programme' | 'sequences'> => ({
@@ -52,7 +54,7 @@ export const circumstancesOf = ({
   lookup: movementById,
   shelf: studioLibrary().shelf,
   method: methodFor(methodId === undefined ? {} : { methodId }),
-  athlete: { cautions, equipment },
+  athlete: { cautions, equipment, leftOut },
   ...carriedOutOn(past),
   today: isoToday(),
 });

@@ -174,6 +174,11 @@ function Opened({ block, movement, level, demand, seen }: Pick<Props, 'block' | 
   const unusual = unusualInDose(block.dose, level.dosing);
   return (
     <>
+      {block.why && (
+        <p className="text-small text-ink-soft">
+          <b>Why it’s here:</b> {block.why}
+        </p>
+      )}
       {unusual.length > 0 && <p className="border-l-4 border-load-3 bg-amber-wash px-2 py-1 text-small">{unusual.join(' ')}</p>}
       <BlockDemand {...{ block, movement, level, demand, seen }} />
       <DoseSteppers dose={block.dose} movement={movement} level={level} onChange={(dose) => changeDose(block.id, dose)} />

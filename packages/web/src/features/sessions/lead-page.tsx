@@ -87,12 +87,13 @@ function Threshold({ id, document, note }: ThresholdProps) {
 
   function start() {
     if (!person) return;
-    const { equipment } = person;
+    const { equipment, leftOut } = person;
     beginRun({
       athleteId: person.id,
       athleteName: person.name,
       cautions,
       equipment,
+      ...(leftOut && { leftOut }),
       sequenceId: id,
       sequence: withFoundLoads(subject.person, document, movementById),
     });
