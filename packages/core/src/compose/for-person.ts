@@ -34,7 +34,7 @@ export function sequenceFor(sequence: Sequence, question: ForPersonQuestion): Fo
   const first = sequence.blocks.flatMap((block) => editsFor(composing, sequence, block));
   const edits = [...first, ...withinLimits(composing, applyEdits(sequence, first))];
   const after = applyEdits(sequence, edits);
-  if (after.blocks.length === 0) return { sequence: null, changes: [say`Nothing of “${sequence.title}” is possible now.`] };
+  if (after.blocks.length === 0) return { sequence: null, changes: [say`None of “${sequence.title}” is possible now.`] };
   return { sequence: after, changes: editChanges(sequence, edits, composing.lookup) };
 }
 

@@ -7,14 +7,14 @@ import { AMOUNTS, type AmountLoads, groupDoses, nearest, sumOf, workLoad } from 
 import { isPartWeek } from './seen.js';
 
 const BEGINNER_PERCENT = working(
-  'First week of somebody who has not trained',
+  'First week of a beginner',
   55,
   '% of the plan',
   'coaches start beginners at about half of what they are to reach',
   [50, 60],
 ).value;
 const PRACTISED_PERCENT = working(
-  'First week of somebody who trains as much already',
+  'First week of a trained athlete',
   85,
   '% of the plan',
   'weeks that build leave room to rise',

@@ -20,14 +20,14 @@ export class CopiesController {
 
   @Post('copies/preview')
   @HttpCode(200)
-  @ApiOperation({ summary: 'A programme as somebody else would do it, with every difference. Does not store anything.' })
+  @ApiOperation({ summary: 'A programme as another athlete would do it, with every difference. Does not store anything.' })
   preview(@Studio() scope: StudioScope, @Param() { id }: ById, @Body() body: CopyInput): Promise<CopyPreview> {
     return this.copies.preview(scope, id, body);
   }
 
   @Post('copies')
   @HttpCode(200)
-  @ApiOperation({ summary: 'Makes somebody’s copy of a programme, or brings it up to date (If-Match: the copy’s version).' })
+  @ApiOperation({ summary: 'Creates an athlete’s copy of a programme, or updates it (If-Match: the copy’s version).' })
   async put(
     @Studio() scope: StudioScope,
     @Param() { id }: ById,

@@ -24,7 +24,7 @@ export const missedWeek: ProgrammeRule = {
     const fix = repeated(view, missed);
     const what = fix
       ? say`Repeat it: ${quantity(missed.amountPercent, '%')} in week ${next.index + 1} instead of ${quantity(next.amountPercent, '%')}.`
-      : say`Week ${next.index + 1} holds no more than it did: go on with that.`;
+      : say`Week ${next.index + 1} holds no more than it did: continue with that.`;
     const text = say`None of the ${counted(sessions.length, 'session')} of week ${missed.index + 1} took place. ${what}`;
     return [{ day: next.monday, sessionIds: ahead.map(({ id }) => id), text, fix }];
   },

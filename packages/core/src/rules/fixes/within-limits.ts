@@ -43,7 +43,7 @@ export const removed = (blockIds: readonly string[]): Edit[] => blockIds.map((bl
 export const isWithinLimits = (view: SessionView, edits: readonly Edit[]): boolean =>
   applyEdits(view.sequence, edits).blocks.length > 0 && objectionsTo(view, edits, { upTo: 'stop', isEasing: true }).length === 0;
 
-/** How many blocks edits change and remove. @example countWords([{ kind: 'remove', blockId: 'b1' }]) → 'Remove 1 block' */
+/** How many blocks edits change and remove, like “Change 2 blocks to easier forms, remove 1 block”. */
 export function countWords(edits: readonly Edit[]): string {
   const removals = edits.filter(({ kind }) => kind === 'remove').length;
   const changed = edits.length - removals;

@@ -33,7 +33,7 @@ const DRAWS = 200;
 const SEED = 20261128;
 
 const EFFORT_RISE = working(
-  'Prediction: exertion with effort',
+  'Prediction: effort (RPE) by load',
   0.12,
   'points for each % of the maximum',
   'ratings of ten follow the share of the maximum, and time adds to it',
@@ -44,11 +44,11 @@ const LEVEL_SCATTER = working(
   'Prediction: levels differ',
   0.8,
   'points',
-  'one level is harder for somebody than the next one',
+  'one level can be harder for an athlete than the next',
   [0.4, 1.5],
 ).value;
 const WEEKLY_EASE = working(
-  'Prediction: exertion falls',
+  'Prediction: effort (RPE) falls',
   0.08,
   'points a week',
   'one and a half percent of strength a week',

@@ -15,7 +15,7 @@ const LATELY = 20;
 export const HURTS_FROM = 5;
 
 const EXERTION_RISE = working(
-  'Prediction: exertion with each level',
+  'Prediction: effort (RPE) by level',
   2,
   'points',
   'a level more is harder by one or two points, at the same strength',

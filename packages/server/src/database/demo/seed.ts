@@ -103,7 +103,7 @@ export async function seedWhenEmpty(source: DataSource, now: Date): Promise<void
     for (const person of demoPeople(birthDate)) {
       const { athlete, gives, course } = person;
       const athleteId = random.id(early);
-      await add(AthleteRow, [{ id: athleteId, studioId, rowVersion: 1, evidenceRevision: 0, ...athlete }]);
+      await add(AthleteRow, [{ id: athleteId, studioId, rowVersion: 1, evidenceRevision: 0, leftOut: [], ...athlete }]);
       const readings = demoReadings(person, today, measuring);
       await add(
         ReadingRow,

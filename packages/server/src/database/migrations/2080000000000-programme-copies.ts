@@ -17,6 +17,7 @@ export class ProgrammeCopies2080000000000 implements MigrationInterface {
       CONSTRAINT programme_copies_source FOREIGN KEY (source_id) REFERENCES programmes (id) ON DELETE CASCADE
     ) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4 COLLATE=utf8mb4_unicode_520_ci`);
     await runner.query("ALTER TABLE athletes ADD left_out JSON NOT NULL DEFAULT '[]'");
+    await runner.query('ALTER TABLE athletes ALTER COLUMN left_out DROP DEFAULT');
   }
 
   async down(runner: QueryRunner): Promise<void> {

@@ -46,7 +46,7 @@ export function PersonDetails({ person, fromDay }: { person: PersonChanges; from
       </Part>
       <Part title="Tests">
         {tests.length === 0 ? (
-          <Empty>Nothing was tested twice. Test again to see what the weeks changed.</Empty>
+          <Empty>No test was repeated. Test again to see what the weeks changed.</Empty>
         ) : (
           <ul>
             {tests.map(({ kind, of, detail, hand, before, after, isReal }) => {

@@ -32,7 +32,7 @@ describe('a wish for a programme', () => {
   test.each<[Partial<PlanWish>, string]>([
     [{ loadingMin: Number.NaN }, '/loadingMin'],
     [{ easyMin: 0 }, '/easyMin'],
-    [{ weeks: 40 }, '/weeks'],
+    [{ weeks: 60 }, '/weeks'],
     [{ weekdays: [] }, '/weekdays'],
     [{ eventDay: '2026-05-01' }, '/event/day'],
   ])('with %j is not made: %s says what would be right', (more, pointer) => {

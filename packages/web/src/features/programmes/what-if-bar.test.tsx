@@ -39,7 +39,7 @@ describe('what is tried', () => {
   test('tells what the rules would say, and what no longer; done, it is one step to undo', async () => {
     tryOut(whatIf);
     const { user } = show(<WhatIfBar whatIf={whatIf} before={viewWith(finding('Too much.'))} after={viewWith(finding('Long gap.'))} />);
-    expect(screen.getAllByRole('listitem').map(({ textContent }) => textContent)).toEqual(['+ Long gap.', '− Too much.']);
+    expect(screen.getAllByRole('listitem').map(({ textContent }) => textContent)).toEqual(['+ Week 1: Long gap.', '− Week 1: Too much.']);
     await user.click(screen.getByRole('button', { name: 'Apply' }));
     expect(days()).toEqual([]);
     expect(useCalendar.getState().whatIf).toBeNull();

@@ -47,9 +47,8 @@ export function StudyResult({ study, forget }: { study: DoneStudy; forget: () =>
         </table>
       </div>
       <p className="mt-1 text-fine text-ink-soft">
-        The mark is the mean. The ranges show how far it moves when the simulation’s assumptions (recovery, tolerance, flare-ups and others)
-        lie elsewhere in their likely range: differences between methods that are smaller say nothing. The methods differ here in training
-        days, growth of doses, discomfort allowed and effort limit.
+        The mark is the mean. The ranges show how far it moves with the simulation’s assumptions: recovery, tolerance and flare-ups. Smaller
+        differences between methods say nothing. The methods differ in training days, growth of doses, discomfort allowed and effort limit.
       </p>
     </Part>
   );
