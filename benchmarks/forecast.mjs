@@ -4,7 +4,7 @@ import { forecastCoverage, SIMULATED_KINDS } from '@clay-pot/core';
 import { METHODS, shippedMovement } from '@clay-pot/core/library';
 import { sized } from './small.mjs';
 
-const people = Number(process.argv[2] ?? sized(400, 10));
+const people = Number(process.argv[2] ?? sized(400, 2));
 const COURSES = [
   ['bearing.palm-support', 'floor-loading', 4],
   ['strength.palm-lift', 'floor-loading', 3],
@@ -13,7 +13,7 @@ const COURSES = [
   ['isometric.extension', 'careful-return', 4],
 ];
 const sums = {};
-for (const [movementId, methodId, sessionsPerWeek] of COURSES) {
+for (const [movementId, methodId, sessionsPerWeek] of COURSES.slice(0, sized(Infinity, 1))) {
   for (const kind of Object.keys(SIMULATED_KINDS)) {
     for (const levelsAhead of [0, 1]) {
       const movement = shippedMovement(movementId);

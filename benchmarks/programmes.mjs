@@ -29,12 +29,12 @@ const shifted = { teacher: 0, boulderer: 3, fencer: 6, carpenter: 1, regular: 4 
 
 function composed(question) {
   const startedAt = performance.now();
-  const answer = compose(question, solver, { goOn: () => performance.now() - startedAt < 2500 });
+  const answer = compose(question, solver, { goOn: () => performance.now() - startedAt < sized(2500, 300) });
   return 'sequence' in answer ? answer.sequence : null;
 }
 
 let findingsInAll = 0;
-for (const [who, person] of Object.entries(PEOPLE)) {
+for (const [who, person] of Object.entries(PEOPLE).slice(0, sized(Infinity, 1))) {
   const goal = TRAINING_GOALS[shifted[who] % TRAINING_GOALS.length];
   const point = startingPointOf(person.method);
   const asked = questionFor(person, goal, point.loadingMin);

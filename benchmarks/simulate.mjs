@@ -15,8 +15,8 @@ for (const [daysPerStep, easierEvery] of [
   [0, 4],
   [6, 0],
   [6, 4],
-]) {
-  for (const sessionsPerStep of [1, 2, 3]) {
+].slice(sized(0, 3))) {
+  for (const sessionsPerStep of sized([1, 2, 3], [2])) {
     const began = performance.now();
     const rows = studied({
       ...{ movement, methods: Object.values(METHODS), athletes: Number(athletes), seed: 20261128, weeks: 12 },

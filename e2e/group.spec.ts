@@ -1,5 +1,6 @@
-import type { CopyItem, StoredProgramme } from '@clay-pot/contracts';
+import type { CopyItem, SequenceListItem, StoredProgramme, StoredSequence } from '@clay-pot/contracts';
 import { addDays, WEEKDAY_NAMES } from '@clay-pot/core';
+import { v7 as uuid } from 'uuid';
 import { expect, idIn, saved, someoneNew, tabTo, test } from './house.js';
 
 const HER_DAYS: readonly string[] = ['Tue', 'Thu', 'Sat'];
@@ -9,12 +10,25 @@ test('one programme for a group of eight: looked at for each, given, changed, an
   house,
 }) => {
   const leader = await someoneNew(page, house, 'Group Leader');
+  // Copies have sequences of their own: their names are no other journey’s.
+  for (const [title, like] of [
+    ['Group load', 'Loading the palms'],
+    ['Group easy', 'Free movement between assignments'],
+  ]) {
+    const [listed] = (await house.read<SequenceListItem[]>(page, '/sequences')).filter((each) => each.title === like);
+    const { document } = await house.read<StoredSequence>(page, `/sequences/${listed!.id}`);
+    const made = await page.request.put(`${house.address}/api/sequences/${uuid()}`, {
+      data: { ...document, title },
+      headers: { origin: house.address },
+    });
+    expect(made.status()).toBe(200);
+  }
   await page.goto(`/programmes/new?athlete=${leader}`);
   await page.getByLabel('Title').fill('Four weeks together');
   await page.getByLabel('Weeks', { exact: true }).fill('4');
   await page.getByLabel('Sessions for the goal, a week').fill('2');
-  await page.getByLabel('Sequence for these days').selectOption({ label: 'Loading the palms' });
-  await page.getByLabel('Sequence for easy days').selectOption({ label: 'Free movement between assignments' });
+  await page.getByLabel('Sequence for these days').selectOption({ label: 'Group load' });
+  await page.getByLabel('Sequence for easy days').selectOption({ label: 'Group easy' });
   await page.getByRole('button', { name: 'Create programme' }).click();
   await expect(page.getByRole('group', { name: 'Calendar' })).toBeVisible();
   const sourceId = idIn(page);

@@ -26,7 +26,8 @@ describe('baked pictures of the library', () => {
   let stills: Stills;
   beforeAll(async () => {
     stills = await wanted();
-  });
+    // Every level is drawn once: some time on a machine that does other things beside it.
+  }, 120_000);
 
   test('show every level as it is drawn now: node scripts/bake-stills.mjs draws what has changed', () => {
     const list = JSON.parse(readFileSync(join(ROOT, 'packages/web/src/drawing/hand/stills.json'), 'utf8')) as Stills['list'];

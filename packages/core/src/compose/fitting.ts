@@ -115,5 +115,5 @@ function summedUp(composing: Composing, { view, findings }: Mended, frame: Frame
   };
 }
 
-/** How much better than a worth the best could still be, percent. @example gapOf(99, 100) → 1 */
-export const gapOf = (worth: number, bound: number): number => (bound > 0 ? Math.max(0, (100 * (bound - worth)) / bound) : 0);
+/** How much better than a worth the best could still be, percent; below 0 where a coach’s own change is worth more than what the rules allow. @example gapOf(99, 100) → 1 */
+export const gapOf = (worth: number, bound: number): number => (bound > 0 ? (100 * (bound - worth)) / bound : 0);

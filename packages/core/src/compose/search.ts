@@ -146,7 +146,10 @@ export class Search {
   }
 
   private reportBest(best: Composed): void {
-    this.best = { ...best, bound: this.bound, gapPercent: gapOf(best.worth, this.bound) };
+    const gapPercent = gapOf(best.worth, this.bound);
+    // A bound that is passed is no bound: what it proved would be wrong.
+    if (gapPercent < -ROUNDING) throw new RangeError(`A sequence is worth ${best.worth}, more than its bound of ${this.bound}.`);
+    this.best = { ...best, bound: this.bound, gapPercent: Math.max(0, gapPercent) };
     this.isOver = this.follower.better?.(this.best) === false;
   }
 
@@ -205,3 +208,6 @@ function promising({ programme, relaxed, candidates }: Searched, share = 1): num
   }
   return all.filter((index) => kept.has(index) || candidates[index]?.locked);
 }
+
+/** The solver’s figures are exact to so many percent. */
+const ROUNDING = 1e-3;

@@ -31,9 +31,11 @@ export function AnswerHead({ answer, composition: { state, stop } }: { answer: C
 }
 
 const nearness = (gapPercent: number): string =>
-  gapPercent <= GAP_PERCENT
-    ? `Within ${Math.max(0.1, gapPercent).toFixed(1)} % of the best possible sequence.`
-    : `At most ${gapPercent.toFixed(1)} % below the best possible sequence.`;
+  gapPercent < 0
+    ? 'Changed by you: worth more than the rules would allow.'
+    : gapPercent <= GAP_PERCENT
+      ? `Within ${Math.max(0.1, gapPercent).toFixed(1)} % of the best possible sequence.`
+      : `At most ${gapPercent.toFixed(1)} % below the best possible sequence.`;
 
 const Figure = ({ value, words }: { value: string; words: string }) => (
   <p className="flex items-baseline gap-2">
