@@ -35,7 +35,7 @@ export interface RisingQuestion {
 /** Weeks with what their loading sessions come to, each at an amount of its own. */
 export interface FittedWeeks {
   readonly weeks: readonly ProgrammeWeek[];
-  /** The most that a building week comes to, all groups together. */
+  /** The most that a week before the taper comes to, all groups together: what a taper is measured by. */
   readonly peak: number;
 }
 
@@ -52,14 +52,19 @@ export function risingWeeks({ programme, loads, method, before }: RisingQuestion
   const loadAt = (percent: number) => (full ?? []).reduce((sum, session) => sum + workLoad(loads(session, percent)), 0);
   const first = firstPercent(before, dosesAt(full ?? [], 100));
   const done: GroupDoses[] = [...before];
-  let [built, last] = [0, 0];
+  let [built, last, peak] = [0, 0, 0];
   const fitted = weeks.map((week, index): ProgrammeWeek => {
     const mine = inWeek(index);
     const amountPercent = amountOf(week, mine);
+    if (week.kind !== 'taper')
+      peak = Math.max(
+        peak,
+        mine.reduce((sum, session) => sum + workLoad(loads(session, amountPercent)), 0),
+      );
     done.unshift(isPartWeek(programme, index) ? {} : dosesAt(mine, amountPercent));
     return { kind: week.kind, amountPercent };
   });
-  return { weeks: fitted, peak: loadAt(last || 100) };
+  return { weeks: fitted, peak: peak > 0 ? peak : loadAt(100) };
 
   function amountOf({ kind, amountPercent }: ProgrammeWeek, mine: readonly PlannedDay[]): number {
     if (kind === 'taper') return amountPercent;
