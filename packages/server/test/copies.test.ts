@@ -101,9 +101,11 @@ describe('a programme for somebody else', () => {
     const planOf = ({ document }: StoredProgramme) => document.plans[0]!.sequenceId;
     expect(await copies()).toMatchObject([{ isBehind: false }]);
     const sequence = (await coach.ask<StoredSequence>('GET', `/sequences/${sequenceId}`)).body;
-    const shorter = { ...sequence.document, blocks: sequence.document.blocks.slice(0, 2) };
+    const shorter = { ...sequence.document, blocks: sequence.document.blocks.filter((_, index) => index !== 1) };
     await coach.ask('PUT', `/sequences/${sequenceId}`, shorter, { 'if-match': sequence.etag });
     expect(await copies()).toMatchObject([{ isBehind: true }]);
+    const shorterOffer = await coach.ask<CopyPreview>('POST', `/programmes/${sourceId}/copies/preview`, input);
+    expect(texts(shorterOffer.body)).toEqual(expect.arrayContaining([expect.stringMatching(/^Grip, Ben Barred: .*Ball squeeze/)]));
     expect((await coach.ask('POST', `/programmes/${copyId}/keep`)).status).toBe(204);
     expect(await copies()).toMatchObject([{ isBehind: false }]);
     expect(planOf((await coach.ask<StoredProgramme>('GET', `/programmes/${copyId}`)).body)).toBe(planOf(taken.body));

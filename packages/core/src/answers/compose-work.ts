@@ -1,35 +1,28 @@
 import type { PossibleShelf } from '../compose/candidate.js';
 import { possibleFor } from '../compose/candidates.js';
 import type { ComposeQuestion } from '../compose/question.js';
-import type { Movement } from '../model/movement.js';
 import type { Sequence } from '../model/sequence.js';
 import { must } from '../vocabulary/lists.js';
 import { shippedGoal } from '../library/goals.js';
-import { LIBRARY, shippedMovement } from '../library/index.js';
+import { type OwnShelf, shelfOf } from './own-shelf.js';
 
 /** Everything that composing takes, as plain data: for a thread of its own. */
-export interface ComposeWork extends Omit<ComposeQuestion, 'goal' | 'shelf' | 'lookup' | 'possible'> {
+export interface ComposeWork extends Omit<ComposeQuestion, 'goal' | 'shelf' | 'lookup' | 'possible'>, OwnShelf {
   readonly goalId: string;
-  /** The studio’s own movements, and which of them (or of the shipped ones) cannot be chosen any more. */
-  readonly own: readonly Movement[];
-  readonly removedIds: readonly string[];
   readonly from?: Sequence | undefined;
   readonly others?: boolean | undefined;
 }
 
 /** The question of a piece of work. A sequence to refit brings its movements, pacing and rounds. */
 export function questionOf({ goalId, own, removedIds, from, others = true, ...question }: ComposeWork): ComposeQuestion {
-  const byId = new Map(own.map((movement) => [movement.id, movement]));
+  const { lookup, shelf } = shelfOf({ own, removedIds });
   const keep = from?.blocks;
   const isKept = (id: string) => keep?.some(({ movementId }) => movementId === id) ?? false;
-  const shelf = [...LIBRARY.filter(({ id }) => !byId.has(id)), ...own].filter(
-    ({ id }) => !removedIds.includes(id) && (others || isKept(id)),
-  );
   return {
     ...question,
     goal: must(shippedGoal(goalId), `a goal ${goalId}`),
-    shelf,
-    lookup: (id) => byId.get(id) ?? shippedMovement(id),
+    shelf: shelf.filter(({ id }) => others || isKept(id)),
+    lookup,
     ...(keep && { keep }),
     ...(from && { pacing: from.pacing }),
   };

@@ -3,6 +3,7 @@ export { answerSuggestions, type SuggestionsAnswer, type SuggestionsWork, type C
 export { type ComposeAnswer, composeWith, type Following, judgedWith, prepareFor, type SwapAnswer, swapsIn } from './compose.js';
 export { answerCompose, answerSwap } from './compose-in-thread.js';
 export type { ComposeWork } from './compose-work.js';
+export type { OwnShelf } from './own-shelf.js';
 export { answerCopy, type CopyAnswer, type CopyWork } from './copy.js';
 export { answerForecasts, type ForecastQuestion } from './forecasts.js';
 export { answerPredictions, type PredictionsAnswer, type PredictionsWork } from './predictions.js';

@@ -1,6 +1,5 @@
 import type { Person } from '../mechanics/capacity.js';
 import type { Method } from '../model/method.js';
-import type { Movement } from '../model/movement.js';
 import type { Programme, WeekKind } from '../model/programme.js';
 import type { Sequence } from '../model/sequence.js';
 import type { DayLoad, DoneDay, SessionState } from '../programme/done-days.js';
@@ -8,7 +7,7 @@ import { evaluateProgramme, type ProgrammeView } from '../programme/evaluate.js'
 import type { ProgrammeFinding } from '../programme/finding.js';
 import type { ProgrammeQuestion } from '../programme/seen.js';
 import type { MuscleGroup, SideGroup } from '../vocabulary/muscles.js';
-import { LIBRARY, shippedMovement } from '../library/index.js';
+import { type OwnShelf, shelfOf } from './own-shelf.js';
 
 /** What a session of a programme comes to. */
 export interface EvaluatedSession {
@@ -39,10 +38,9 @@ export interface EvaluateAnswer {
 }
 
 /** Everything that evaluating takes, as plain data: for a thread of its own. */
-export interface EvaluateWork {
+export interface EvaluateWork extends OwnShelf {
   readonly programme: Programme;
   readonly sequences: readonly (readonly [planId: string, sequence: Sequence])[];
-  readonly own: readonly Movement[];
   readonly person: Person;
   readonly method: Method;
   readonly athlete: ProgrammeQuestion['athlete'];
@@ -52,10 +50,8 @@ export interface EvaluateWork {
 }
 
 /** Computes a programme away from the event loop. */
-export function answerEvaluate({ own, sequences, ...work }: EvaluateWork): EvaluateAnswer {
-  const byId = new Map(own.map((movement) => [movement.id, movement]));
-  const lookup = (id: string) => byId.get(id) ?? shippedMovement(id);
-  return answerOf(evaluateProgramme({ ...work, sequences: new Map(sequences), lookup, shelf: [...LIBRARY, ...own] }));
+export function answerEvaluate({ own, removedIds, sequences, ...work }: EvaluateWork): EvaluateAnswer {
+  return answerOf(evaluateProgramme({ ...work, sequences: new Map(sequences), ...shelfOf({ own, removedIds }) }));
 }
 
 function answerOf({ weeks, findings }: ProgrammeView): EvaluateAnswer {

@@ -1,8 +1,7 @@
 import type { Person } from '../mechanics/capacity.js';
 import type { MovementLookup } from '../model/movement.js';
 import { type PlannedDay, type Programme, PROGRAMME_LIMITS } from '../model/programme.js';
-import type { GroupDoses, MuscleGroup, SideGroup } from '../vocabulary/muscles.js';
-import { partsOf } from '../vocabulary/muscles.js';
+import type { GroupDoses } from '../vocabulary/muscles.js';
 import { type SessionLoad, sessionLoad } from './session-load.js';
 import { type PlanSequences, sequencesOn } from './session-plan.js';
 
@@ -32,18 +31,6 @@ export const AMOUNTS: readonly number[] = Array.from({ length: (100 - min) / ste
 
 /** All groups together: what a week, or a session, is compared by. */
 export const sumOf = (doses: GroupDoses): number => Object.values(doses).reduce((sum, dose) => sum + dose, 0);
-
-/** Doses of both hands of some sessions, group by group. */
-export function groupDoses(loads: readonly (Pick<SessionLoad, 'doses'> | null)[]): GroupDoses {
-  const sums: Partial<Record<MuscleGroup, number>> = {};
-  for (const load of loads) {
-    for (const key in load?.doses) {
-      const { group } = partsOf(key as SideGroup);
-      sums[group] = (sums[group] ?? 0) + (load.doses[key as SideGroup] ?? 0);
-    }
-  }
-  return sums;
-}
 
 /** What loads in a session, all groups together: what a week holds more or less of. */
 export const workLoad = (load: SessionLoad | null): number => (load ? sumOf(load.workDoses) : 0);

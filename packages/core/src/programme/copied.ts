@@ -2,6 +2,7 @@ import { type ForPersonQuestion, sequenceFor } from '../compose/for-person.js';
 import { addDays, dayWords, WEEKDAY_NAMES, weekdayOf, WEEKDAYS } from '../vocabulary/days.js';
 import { inDayOrder, mondayOf, type PlannedDay, type Programme, weekIndexOf } from '../model/programme.js';
 import type { Sequence } from '../model/sequence.js';
+import { WORK } from '../rules/checks/block-views.js';
 import { say, type Sentence } from '../vocabulary/sentence.js';
 import { counted, listed } from '../vocabulary/text.js';
 import { amountLoads } from './amount-loads.js';
@@ -76,7 +77,7 @@ export function copiedFor(question: CopyQuestion): Copied | null {
 
 /** Every week’s sessions on other weekdays: what loads as far apart as they allow, the rest between; what finds no day is left out. */
 function onWeekdays(programme: Programme, weekdays: readonly number[], sequences: PlanSequences): Programme {
-  const loads = (planId: string) => sequences.get(planId)?.blocks.some(({ phase }) => WORKS.includes(phase)) ?? false;
+  const loads = (planId: string) => sequences.get(planId)?.blocks.some(({ phase }) => WORK.includes(phase)) ?? false;
   const monday = mondayOf(programme.fromDay);
   const sessions = programme.weeks.flatMap((_, index): PlannedDay[] => {
     const mine = programme.sessions.filter(({ day }) => weekIndexOf(programme, day) === index);
@@ -106,7 +107,6 @@ function onWeekdays(programme: Programme, weekdays: readonly number[], sequences
   });
   return { ...programme, sessions: inDayOrder(sessions) };
 }
-const WORKS: readonly string[] = ['load', 'strength', 'skill'];
 
 /** Weeks that hold no more than somebody may grow to; no more than the source’s either. */
 function slowed(context: Omit<ProgrammeQuestion, 'programme'>, programme: Programme): Programme {

@@ -1,16 +1,15 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { LIBRARY, METHODS, shippedMovement, STARTING_POINTS } from '../library/index.js';
+import { shippedMovement, STARTING_POINTS } from '../library/index.js';
 import { checkProgramme } from '../model/programme.js';
 import type { Sequence } from '../model/sequence.js';
 import { runs } from '../properties.fixture.js';
 import { WORK } from '../rules/checks/block-views.js';
 import { person } from '../rules/checks/sessions.fixture.js';
 import { addDays, daysBetween, weekdayOf } from '../vocabulary/days.js';
-import { EQUIPMENT } from '../vocabulary/places.js';
 import { evaluateProgramme } from './evaluate.js';
 import { newProgramme, type NewProgramme, spacingOf } from './new-programme.js';
-import { day, MONDAY, SEQUENCES } from './programme.fixture.js';
+import { day, MONDAY, programmeOf, question, SEQUENCES } from './programme.fixture.js';
 import { EASY_PLAN, LIGHTER_PLAN, LOADING_PLAN, type ScheduleWish, weeksUntil } from './schedule.js';
 import { sessionLoad } from './session-load.js';
 import { TAPER_BAND } from './toward-event.js';
@@ -32,24 +31,18 @@ const sequenceNamed = (name: string) => (name === 'two sets' ? TWO_SETS : SEQUEN
 /** A programme of the sequences of the fixture. */
 function asked(more: Partial<ScheduleWish> = {}, loading = 'two sets', plans: readonly PlanId[] = [LOADING_PLAN, EASY_PLAN]): NewProgramme {
   const { words: _, ...point } = STARTING_POINTS['floor-loading'];
+  const { programme: _programme, ...context } = question(programmeOf([]), { today: addDays(MONDAY, -3) });
   return {
+    ...context,
     head: { title: 'Show', methodId: 'floor-loading', plans: plans.map((planId, index) => ({ id: planId, sequenceId: id(index) })) },
     wish: { fromDay: MONDAY, weeks: 8, weekdays: [1, 2, 3, 4, 5, 6, 7], ...point, ...more },
     sequences: new Map(plans.map((planId) => [planId, sequenceNamed(planId === LOADING_PLAN ? loading : sequenceFor[planId])])),
-    lookup: shippedMovement,
-    shelf: LIBRARY,
-    person,
-    method: METHODS['floor-loading'],
-    athlete: { cautions: [], equipment: EQUIPMENT },
-    past: [],
-    done: [],
-    today: addDays(MONDAY, -3),
   };
 }
 
-const made = (question: NewProgramme) => {
-  const programme = newProgramme(question);
-  const view = evaluateProgramme({ ...question, programme });
+const made = (of: NewProgramme) => {
+  const programme = newProgramme(of);
+  const view = evaluateProgramme({ ...of, programme });
   return { programme, view, loads: weekLoads(view).map(({ percentOfPeak }) => percentOfPeak) };
 };
 const builds = ({ programme, loads }: ReturnType<typeof made>) => loads.filter((_, index) => programme.weeks[index]!.kind === 'build');
@@ -71,10 +64,10 @@ describe('a new programme', () => {
   });
 
   test('of somebody who has trained goes on from there', () => {
-    const question = asked({ event });
-    const { doses } = sessionLoad(person, question.sequences.get(LOADING_PLAN)!, shippedMovement);
+    const planned = asked({ event });
+    const { doses } = sessionLoad(person, planned.sequences.get(LOADING_PLAN)!, shippedMovement);
     const past = [2, 4, 6, 9, 11, 13, 16, 18, 20].map((back) => ({ day: addDays(MONDAY, -back), doses, hard: [] }));
-    const first = (of: typeof past) => made({ ...question, past: of }).programme.weeks[0]!.amountPercent;
+    const first = (of: typeof past) => made({ ...planned, past: of }).programme.weeks[0]!.amountPercent;
     expect(first(past)).toBeGreaterThanOrEqual(75);
     const little = past.map((each) => ({
       ...each,

@@ -8,7 +8,7 @@ import { editProgramme } from './edits.js';
 import { evaluateProgramme } from './evaluate.js';
 import type { ProgrammeFinding } from './finding.js';
 import { risingWeeks } from './rising-weeks.js';
-import { LIGHTER_PLAN, LOADING_PLAN, scheduled, type ScheduleWish } from './schedule.js';
+import { hardSpacingDays, LIGHTER_PLAN, LOADING_PLAN, scheduled, type ScheduleWish } from './schedule.js';
 import { dosesBetween, loadOn, type ProgrammeQuestion } from './seen.js';
 import { sessionLoad } from './session-load.js';
 import { tapered } from './tapered.js';
@@ -26,9 +26,8 @@ const MOST_MENDS = 40;
 
 /** Days from one hard session to the next that a loading sequence asks for; one where none of its work is hard. @throws SequenceError when it is not sound */
 export function spacingOf(loading: Sequence, { person, lookup, method }: Pick<ProgrammeQuestion, 'person' | 'lookup' | 'method'>): number {
-  return sessionLoad(person, loading, lookup).hard.length > 0 ? Math.ceil(method.hardSpacingH / HOURS_A_DAY) : 1;
+  return sessionLoad(person, loading, lookup).hard.length > 0 ? hardSpacingDays(method) : 1;
 }
-const HOURS_A_DAY = 24;
 
 /**
  * A programme of sequences over weeks: hard days apart, building weeks that rise from where somebody stands, easier ones between, a taper to the event at about half

@@ -3,8 +3,8 @@ import { type PlannedDay, type Programme, PROGRAMME_LIMITS, type ProgrammeWeek, 
 import { roomsFor, type WeekDoses } from '../rules/checks/weekly-growth.js';
 import { working } from '../vocabulary/constant.js';
 import type { GroupDoses, MuscleGroup } from '../vocabulary/muscles.js';
-import { AMOUNTS, type AmountLoads, groupDoses, nearest, sumOf, workLoad } from './amount-loads.js';
-import { isPartWeek } from './seen.js';
+import { AMOUNTS, type AmountLoads, nearest, sumOf, workLoad } from './amount-loads.js';
+import { groupDoses, isPartWeek } from './seen.js';
 
 const BEGINNER_PERCENT = working(
   'First week of a beginner',

@@ -99,6 +99,10 @@ function choose(of: readonly number[], count: number): number[][] {
   return of.flatMap((first, index) => choose(of.slice(index + 1), count - 1).map((rest) => [first, ...rest]));
 }
 
+const HOURS_A_DAY = 24;
+/** Days from one hard session to the next at least. */
+export const hardSpacingDays = ({ hardSpacingH }: Pick<Method, 'hardSpacingH'>): number => Math.ceil(hardSpacingH / HOURS_A_DAY);
+
 /** How the days of a schedule are filled, beside what was wished for. */
 export interface DayPlan {
   /** Days from one hard session to the next at least; one where the sessions are not hard. */

@@ -70,12 +70,16 @@ export const loadOn = ({ day, doses, hard }: DayLoad): PastLoad => ({
 /** What a course comes to from one day to another, both counted. */
 export function dosesBetween(course: readonly PastLoad[], fromDay: string, toDay: string): GroupDoses {
   const [from, to] = [noonOf(fromDay), noonOf(toDay)];
+  return groupDoses(course.filter(({ startedAt }) => startedAt >= from && startedAt <= to));
+}
+
+/** Doses of both hands of some sessions, group by group. */
+export function groupDoses(loads: readonly (Pick<PastLoad, 'doses'> | null)[]): GroupDoses {
   const sums: Partial<Record<MuscleGroup, number>> = {};
-  for (const { startedAt, doses } of course) {
-    if (startedAt < from || startedAt > to) continue;
-    for (const key in doses) {
+  for (const load of loads) {
+    for (const key in load?.doses) {
       const { group } = partsOf(key as SideGroup);
-      sums[group] = (sums[group] ?? 0) + (doses[key as SideGroup] ?? 0);
+      sums[group] = (sums[group] ?? 0) + (load.doses[key as SideGroup] ?? 0);
     }
   }
   return sums;

@@ -2,7 +2,7 @@ import type { Method } from '../model/method.js';
 import { inDayOrder, mondayOf, type PlannedDay, type Programme } from '../model/programme.js';
 import { addDays, daysBetween } from '../vocabulary/days.js';
 import { AMOUNTS, type AmountLoads, workLoad } from './amount-loads.js';
-import { EASY_PLAN, isAvailable, LOADING_PLAN, type ScheduleWish } from './schedule.js';
+import { EASY_PLAN, hardSpacingDays, isAvailable, LOADING_PLAN, type ScheduleWish } from './schedule.js';
 import { HARD_CLEAR_DAYS, LOADING_CLEAR_DAYS, TAPER_SHARE, weekToward } from './toward-event.js';
 
 /** What a taper is fitted to. */
@@ -35,7 +35,7 @@ export function tapered({ programme, wish, loads, method, peak }: TaperQuestion)
   for (const percent of AMOUNTS) {
     const load = loads(at(monday), percent);
     const isHard = (load?.hard.length ?? 0) > 0;
-    const gap = isHard ? Math.ceil(method.hardSpacingH / 24) : 1;
+    const gap = isHard ? hardSpacingDays(method) : 1;
     const possible = days.filter((day) => {
       const left = daysBetween(day, event.day);
       return left > (isHard ? HARD_CLEAR_DAYS : LOADING_CLEAR_DAYS) && (lastHard === undefined || daysBetween(lastHard, day) >= gap);

@@ -6,7 +6,7 @@ import type { StudioScope } from '../database/studio-scope.js';
 import { CircumstancesService } from '../effort/circumstances.service.js';
 import { invalid } from '../http/problem.js';
 import { LevelsService } from '../levels/levels.service.js';
-import { ownOf } from '../library/library.service.js';
+import { ownShelfOf } from '../library/library.service.js';
 import { soundSequence } from '../sequences/sound-sequence.js';
 import { HeavyWork } from '../work/heavy-work.js';
 
@@ -58,7 +58,7 @@ export class ComposeService {
     };
     const faults = checkSequence(frame, library.movement);
     if (faults.length > 0) throw invalid(faults.map(lockedFault));
-    const { movements } = await ownOf(scope);
+    const shelf = await ownShelfOf(scope);
     const standings = await this.standingsOf(scope, question.athleteId);
     return {
       goalId,
@@ -69,8 +69,7 @@ export class ComposeService {
       past,
       standings,
       now,
-      own: movements.map(({ document }) => document),
-      removedIds: movements.filter(({ removed }) => removed).map(({ document }) => document.id),
+      ...shelf,
       ...withoutUnsaid({ notAt: question.notAt, leftOut: question.leftOut, isLight: question.isLight, locked, rounds }),
       from,
       others,

@@ -1,3 +1,5 @@
+import type { OwnShelf } from '@clay-pot/core/answers';
+import type { StudioScope } from '../database/studio-scope.js';
 import { type StudioLibrary, libraryWith } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
 import { oncePerScope } from '../database/once.js';
@@ -24,4 +26,13 @@ export const ownOf = oncePerScope(async (scope) => {
 /** A studio’s own document as the library reads it. */
 function own<D>({ document, removedAt }: { document: D; removedAt: Date | null }) {
   return { document, removed: removedAt !== null };
+}
+
+/** A studio’s own movements as a thread takes them, with those that cannot be chosen any more. */
+export async function ownShelfOf(scope: StudioScope): Promise<OwnShelf> {
+  const { movements } = await ownOf(scope);
+  return {
+    own: movements.map(({ document }) => document),
+    removedIds: movements.filter(({ removed }) => removed).map(({ document }) => document.id),
+  };
 }

@@ -1,14 +1,20 @@
 import type { CopyInput, CopyItem, CopyPreview, StoredProgramme } from '@clay-pot/contracts';
 import {
+  type Block,
   carriedOutOn,
   compareProgrammes,
+  compareSequences,
   dayWords,
   inDayOrder,
   lookBackDays,
-  mondayOf,
   nextInProgramme,
   type Programme,
+  same,
+  say,
+  type Sentence,
+  SEQUENCE_LIMITS,
   type Sequence,
+  weekIndexOf,
   weekProgress,
 } from '@clay-pot/core';
 import type { CopyAnswer } from '@clay-pot/core/answers';
@@ -23,7 +29,7 @@ import { Clock, dayIn } from '../http/clock.js';
 import { etagOf } from '../http/etag.js';
 import { invalid, notFound } from '../http/problem.js';
 import { LevelsService } from '../levels/levels.service.js';
-import { ownOf } from '../library/library.service.js';
+import { LibraryService, ownShelfOf } from '../library/library.service.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
 import { SequencesService } from '../sequences/sequences.service.js';
 import { SessionRow } from '../sessions/session.entities.js';
@@ -47,6 +53,7 @@ export class CopiesService {
     private readonly sequences: SequencesService,
     private readonly circumstances: CircumstancesService,
     private readonly levels: LevelsService,
+    private readonly library: LibraryService,
     private readonly work: HeavyWork,
     private readonly clock: Clock,
   ) {}
@@ -86,7 +93,7 @@ export class CopiesService {
   /** What a copy would be for somebody, or what an update would make of one. Nothing is stored. @throws 404 @throws 422 where nothing of it is possible for them */
   async preview(scope: StudioScope, sourceId: string, input: CopyInput): Promise<CopyPreview> {
     const { answer, before, athleteName } = await this.made(scope, sourceId, input);
-    const changes = before ? updateWords(before, answer) : [...(await this.running(scope, input)), ...answer.differences];
+    const changes = before ? await this.updateWords(scope, before, answer) : [...(await this.running(scope, input)), ...answer.differences];
     const { findings } = answer;
     return { athleteId: input.athleteId, athleteName, document: answer.programme, differences: changes, findings };
   }
@@ -101,7 +108,8 @@ export class CopiesService {
 
   /** Makes somebody’s copy, or brings it up to date. @param ifMatch the version of a copy that is there @throws 404, 412, 422, 428 */
   async put(scope: StudioScope, sourceId: string, input: CopyInput, ifMatch: string | undefined): Promise<StoredProgramme> {
-    const { answer, versions, athleteName, before } = await this.made(scope, sourceId, input);
+    const { answer, versions, athleteName, before, sourceAthleteId } = await this.made(scope, sourceId, input);
+    const { name: sourceName } = await scope.of(AthleteRow).get(sourceAthleteId, 'athlete');
     if (before && ifMatch === undefined) {
       const stored = await this.programmes.get(scope, input.copyId);
       // Made twice, by a device that did not hear of the first time.
@@ -113,7 +121,8 @@ export class CopiesService {
         const known = before?.plans.find((plan) => plan.id === planId)?.sequenceId;
         const isSame = known !== undefined && (await this.isSequence(inner, known, sequence));
         const id = isSame ? known : uuid();
-        if (!isSame) await this.sequences.put(inner, id, { ...sequence, title: titleFor(sequence.title, athleteName) }, undefined);
+        if (!isSame)
+          await this.sequences.put(inner, id, { ...sequence, title: titleFor(sequence.title, sourceName, athleteName) }, undefined);
         ids.set(planId, id);
       }
       const plans = answer.programme.plans.map((plan) => ({ ...plan, sequenceId: ids.get(plan.id) ?? plan.sequenceId }));
@@ -159,17 +168,16 @@ export class CopiesService {
       throw invalid([{ pointer: '/athleteId', message: 'must be someone else: this is the programme they have' }]);
     const today = dayIn(scope.timeZone, this.clock.now());
     const { library, subject, athlete, past, now } = await this.circumstances.of(scope, { athleteId }, lookBackDays(document, today));
-    const [{ name }, { movements }, standings, copy] = await Promise.all([
+    const [{ name }, shelf, standings, copy] = await Promise.all([
       scope.of(AthleteRow).get(athleteId, 'athlete'),
-      ownOf(scope),
+      ownShelfOf(scope),
       this.levels.standings(scope, athleteId),
       scope.of(ProgrammeRow).one({ id: copyId }),
     ]);
     const answer = await this.work.run('answerCopy', {
       source: document,
       sequences: [...source.sequences].map(([planId, row]) => [planId, row.document] as const),
-      own: movements.map((row) => row.document),
-      removedIds: movements.filter(({ removed }) => removed).map((row) => row.document.id),
+      ...shelf,
       person: subject.person,
       method: methodOf(document, library.method),
       athlete,
@@ -187,41 +195,54 @@ export class CopiesService {
       throw invalid([{ pointer: '/athleteId', message, label: name }]);
     }
     const before = copy && copy.athleteId === athleteId ? copy.document : null;
-    return { answer: before ? afterPast(before, answer, today) : answer, before, versions: source.versions, athleteName: name };
+    return {
+      answer: before ? afterPast(before, answer, today) : answer,
+      before,
+      versions: source.versions,
+      athleteName: name,
+      sourceAthleteId: source.row.athleteId,
+    };
   }
 
+  /** Whether a stored sequence is one already, but for its title. */
   private async isSequence(scope: StudioScope, id: string, sequence: Sequence): Promise<boolean> {
     const row = await scope.of(SequenceRow).one({ id });
-    return row !== null && JSON.stringify(row.document.blocks) === JSON.stringify(sequence.blocks);
+    return row !== null && same(row.document.blocks, plain(sequence.blocks));
+  }
+
+  /** What an update changes: the calendar, and what is in each sequence. */
+  private async updateWords(scope: StudioScope, before: Programme, { programme, sequences }: CopyAnswer): Promise<Sentence[]> {
+    const planOf = new Map(before.plans.map((plan) => [plan.id, plan]));
+    const plans = programme.plans.map((plan) => ({ ...plan, sequenceId: planOf.get(plan.id)?.sequenceId ?? plan.sequenceId }));
+    const library = await this.library.of(scope);
+    const rows = await scope.of(SequenceRow).find({ where: { id: In(plans.map(({ sequenceId }) => sequenceId)) } });
+    const nameOf = ({ movementId }: Block) => library.movement(movementId)?.name ?? movementId;
+    const inSequences = sequences.flatMap(([planId, now]): Sentence[] => {
+      const was = rows.find(({ id }) => id === planOf.get(planId)?.sequenceId)?.document;
+      if (!was) return [`New sequence: ${now.title}`];
+      return compareSequences(was, plain({ ...now, title: was.title }), nameOf, false).map(({ text }) => say`${was.title}: ${text}`);
+    });
+    return [...compareProgrammes(before, plain({ ...programme, plans })).map(({ text }) => text), ...inSequences];
   }
 }
+
+/** As it is stored: what comes from a thread has the types of another realm, and is no equal of what was read. */
+const plain = <T>(document: T): T => JSON.parse(JSON.stringify(document)) as T;
 
 const isBehind = (applied: AppliedVersions, now: AppliedVersions): boolean =>
   now.programme > applied.programme ||
   Object.entries(now.sequences).some(([planId, version]) => version > (applied.sequences[planId] ?? 0));
 
-const TITLE_LENGTH = 120;
-const titleFor = (title: string, name: string) => {
-  const [plain = title] = title.split(', ');
-  return `${plain}, ${name}`.slice(0, TITLE_LENGTH);
-};
-
-/** What an update changes: the calendar, and the sequences that would be others. */
-function updateWords(before: Programme, { programme, sequences }: CopyAnswer): string[] {
-  const planOf = new Map(before.plans.map((plan) => [plan.id, plan]));
-  const plans = programme.plans.map((plan) => ({ ...plan, sequenceId: planOf.get(plan.id)?.sequenceId ?? plan.sequenceId }));
-  // Of what comes from a thread the types are others’: documents are compared as they are stored.
-  const after = JSON.parse(JSON.stringify({ ...programme, plans })) as Programme;
-  return [
-    ...compareProgrammes(before, after).map(({ text }) => text),
-    ...sequences.filter(([planId]) => !planOf.has(planId)).map(([, { title }]) => `New sequence: ${title}`),
-  ];
+/** The title of somebody’s own sequence: that of the source, with their name in the place of the other’s. */
+function titleFor(title: string, from: string, name: string): string {
+  const plain = title.endsWith(`, ${from}`) ? title.slice(0, -`, ${from}`.length) : title;
+  return `${plain}, ${name}`.slice(0, SEQUENCE_LIMITS.titleLength);
 }
 
 /** What is past of a copy, its own days away and accepted suggestions stay; from today on it is as the source has it now. */
 function afterPast(before: Programme, answer: CopyAnswer, today: string): CopyAnswer {
   const { programme } = answer;
-  const skipped = Math.round((Date.parse(mondayOf(programme.fromDay)) - Date.parse(mondayOf(before.fromDay))) / (7 * 86_400_000));
+  const skipped = weekIndexOf(before, programme.fromDay);
   const past = before.sessions.filter(({ day }) => day < today);
   const used = new Set(past.map(({ id }) => id));
   const ahead = programme.sessions.map((session) => (used.has(session.id) ? { ...session, id: `${session.id}-${session.day}` } : session));

@@ -7,7 +7,7 @@ import type { StudioScope } from '../database/studio-scope.js';
 import { CircumstancesService } from '../effort/circumstances.service.js';
 import { Clock, dayIn } from '../http/clock.js';
 import { invalid } from '../http/problem.js';
-import { ownOf } from '../library/library.service.js';
+import { ownShelfOf } from '../library/library.service.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
 import { soundSequence } from '../sequences/sound-sequence.js';
 import { HeavyWork } from '../work/heavy-work.js';
@@ -32,11 +32,10 @@ export class EvaluateService {
       throw invalid([{ pointer: '/programme/methodId', message: `There is no method “${programme.methodId}”.` }]);
     }
     question.sequences?.forEach(({ sequence }, index) => soundSequence(sequence, library, `/sequences/${index}/sequence`));
-    const { movements } = await ownOf(scope);
     return this.work.run('answerEvaluate', {
       programme,
       sequences: await sequencesFor(scope, question),
-      own: movements.map(({ document }) => document),
+      ...(await ownShelfOf(scope)),
       person: subject.person,
       method: methodOf(programme, library.method),
       athlete,
