@@ -119,7 +119,7 @@ export interface CopyItem {
   isBehind: boolean;
 }
 
-/** A programme as somebody else would do it. */
+/** A programme as another athlete would do it. */
 export interface CopyPreview {
   athleteId: string;
   athleteName: string;

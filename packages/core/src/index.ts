@@ -244,6 +244,7 @@ export {
   RISES,
   WEEK_KIND_IDS,
   WEEK_KINDS,
+  weekdaysOf,
   weekIndexOf,
   type WeekKind,
 } from './model/programme.js';

@@ -14,7 +14,7 @@ import { suiting } from './suitable.js';
 /** For whom a sequence is fitted, and with what at hand. */
 export type ForPersonQuestion = Pick<ComposeQuestion, 'person' | 'method' | 'athlete' | 'past' | 'now' | 'shelf' | 'lookup' | 'standings'>;
 
-/** A sequence as somebody else does it. */
+/** A sequence as another athlete does it. */
 export interface ForPerson {
   /** Null where nothing of it would be left. */
   readonly sequence: Sequence | null;
@@ -26,7 +26,7 @@ export interface ForPerson {
 const NO_GOAL: TrainingGoal = { id: 'fitted', name: '', purpose: '', wants: [] };
 
 /**
- * A sequence with somebody’s levels and limits: each movement at the level that they have come to, no harder than somebody begins it who has not done it; what they
+ * A sequence with an athlete’s levels and limits: each movement at the level they have reached, no harder than a beginner of it starts; what they
  * may not do in its gentlest form, as another movement, or out. @throws SequenceError where it is not sound
  */
 export function sequenceFor(sequence: Sequence, question: ForPersonQuestion): ForPerson {
@@ -62,7 +62,7 @@ function isGood(composing: Composing, movement: Movement, block: Block, own: Lev
   return !isAtOwn && movement.ladder.indexOf(kept.level) <= movement.ladder.indexOf(own);
 }
 
-/** Another movement in the place of one that somebody may not do, or none. */
+/** Another movement instead of one that the athlete may not do, or none. */
 function instead(composing: Composing, sequence: Sequence, blockId: string): Edit[] {
   const view = viewIn(composing, sequence);
   const there = new Set(sequence.blocks.map(({ movementId }) => movementId));

@@ -152,6 +152,10 @@ export const endOf = ({ fromDay, weeks }: Pick<Programme, 'fromDay' | 'weeks'>):
 export const weekIndexOf = ({ fromDay }: Pick<Programme, 'fromDay'>, on: string): number =>
   Math.floor(daysBetween(mondayOf(fromDay), on) / 7);
 
+/** The weekdays on which a programme has sessions, ISO. */
+export const weekdaysOf = ({ sessions }: Pick<Programme, 'sessions'>): number[] =>
+  [...new Set(sessions.map(({ day: on }) => weekdayOf(on)))].sort((a, b) => a - b);
+
 /** A week of a kind, with as much as such a week usually holds. */
 export const usualWeek = (of: WeekKind): ProgrammeWeek => ({ kind: of, amountPercent: WEEK_KINDS[of].usualPercent });
 

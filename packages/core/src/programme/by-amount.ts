@@ -26,7 +26,7 @@ const FAR = 50;
 
 /**
  * What a block comes to that was made from the block of a plan. Every figure of it rises evenly with the sets and with what all of them hold, so that three
- * computed doses give all the others, to rounding; null where that is not so: open sets end where somebody lets go.
+ * computed doses give all the others, to rounding; null for open sets, which end where the athlete lets go.
  * @param parts what else the figures rest on @param exact computes a block by itself
  */
 export function loadByAmount(block: Block, parts: readonly unknown[], exact: (block: Block) => PieceLoad): PieceLoad | null {

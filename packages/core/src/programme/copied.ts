@@ -1,6 +1,6 @@
 import { type ForPersonQuestion, sequenceFor } from '../compose/for-person.js';
 import { addDays, dayWords, WEEKDAY_NAMES, weekdayOf, WEEKDAYS } from '../vocabulary/days.js';
-import { inDayOrder, mondayOf, type PlannedDay, type Programme, weekIndexOf } from '../model/programme.js';
+import { inDayOrder, mondayOf, type PlannedDay, type Programme, weekdaysOf, weekIndexOf } from '../model/programme.js';
 import type { Sequence } from '../model/sequence.js';
 import { WORK } from '../rules/checks/block-views.js';
 import { say, type Sentence } from '../vocabulary/sentence.js';
@@ -122,8 +122,7 @@ function slowed(context: Omit<ProgrammeQuestion, 'programme'>, programme: Progra
 }
 
 function dayDifferences(before: Programme, after: Programme): Sentence[] {
-  const daysOf = ({ sessions }: Programme) => [...new Set(sessions.map(({ day }) => weekdayOf(day)))].sort((a, b) => a - b);
-  const names = (programme: Programme) => listed(daysOf(programme).map((weekday) => WEEKDAY_NAMES[weekday - 1] ?? ''));
+  const names = (programme: Programme) => listed(weekdaysOf(programme).map((weekday) => WEEKDAY_NAMES[weekday - 1] ?? ''));
   const fewer = before.sessions.length - after.sessions.length;
   return [
     ...(names(before) === names(after) ? [] : [say`Trains on ${names(after)} instead of ${names(before)}`]),

@@ -1,3 +1,4 @@
+import { mean } from 'simple-statistics';
 import type { PastSession } from '../effort/past.js';
 import { dayByDay, keyOfThing, type MeasuredThing, pooledRepeats, type Repeats, thingsIn } from '../measure/readings-over-time.js';
 import type { RecordedCaution } from '../model/athlete.js';
@@ -99,8 +100,7 @@ export function sixWeeks(question: SixWeeksQuestion): SixWeeks {
 export const firstDay = (today: string): string => addDays(today, 1 - DAYS * CHANGE_WEEKS);
 
 const total = (doses: Partial<Record<SideGroup, number>>): number => Object.values(doses).reduce((sum, dose) => sum + dose, 0);
-const meanOrNull = (values: readonly number[]): number | null =>
-  values.length > 0 ? values.reduce((sum, each) => sum + each, 0) / values.length : null;
+const meanOrNull = (values: readonly number[]): number | null => (values.length > 0 ? mean([...values]) : null);
 
 /** Movements whose last level is another than their first, the highest step first. @param past oldest first */
 function levelChanges(past: readonly PastSession[], lookup: MovementLookup): LevelChange[] {

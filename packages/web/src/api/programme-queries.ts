@@ -73,7 +73,7 @@ export const useCopies = (id: string | undefined) =>
     refetchOnMount: 'always',
   });
 
-/** A programme as somebody else would do it, or what an update would make of their copy. */
+/** A programme as another athlete would do it, or what an update would make of their copy. */
 export const previewCopy = (id: string, body: CopyInput) =>
   request<CopyPreview>(`/programmes/${id}/copies/preview`, { method: 'POST', body });
 

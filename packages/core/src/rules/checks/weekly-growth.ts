@@ -1,3 +1,4 @@
+import { mean } from 'simple-statistics';
 import { quantity, say } from '../../vocabulary/sentence.js';
 import { dosesWithin, ofBothHands, type PastLoad } from '../../effort/past.js';
 import type { SessionView } from '../../effort/session-view.js';
@@ -65,8 +66,6 @@ function usualOf(weeks: readonly number[]): number {
   const ofOthers = others.length > 0 ? mean(others) : least;
   return others.length > 1 && least < EASIER * ofOthers ? ofOthers : mean([least, ...others]);
 }
-
-const mean = (values: readonly number[]) => values.reduce((sum, each) => sum + each, 0) / values.length;
 
 /** Finds weeks that grow faster than tissue follows. */
 export const weeklyGrowth: Check = {

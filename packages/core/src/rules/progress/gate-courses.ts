@@ -118,9 +118,10 @@ function chanceFrom(random: ReturnType<typeof xoroshiro128plus>): Chance {
 }
 
 /** What of a person is drawn once for a course: nobody knows it better than the sessions tell. */
-interface Person {
+interface DrawnHabits {
   readonly gaps: readonly number[];
   readonly outcomes: readonly WorkDone[];
+  readonly shortDays: readonly boolean[];
   /** How often a step is taken that the rules have, and one that they have not. */
   readonly follows: number;
   readonly hurries: number;
@@ -134,7 +135,7 @@ interface Person {
   readonly phase: number;
 }
 
-function drawnPerson(question: CourseQuestion, own: Habits, { withoutSetbacks }: OtherHabits, chance: Chance): Person {
+function drawnHabits(question: CourseQuestion, own: Habits, { withoutSetbacks }: OtherHabits, chance: Chance): DrawnHabits {
   const { even, normal, again, one } = chance;
   const shareOf = (events: readonly boolean[]) => {
     const drawn = again(events);
@@ -143,6 +144,7 @@ function drawnPerson(question: CourseQuestion, own: Habits, { withoutSetbacks }:
   const flares = (own.flares + SETBACKS * SETBACK_SESSIONS) / (own.sessions + SETBACK_SESSIONS);
   return {
     gaps: again(own.gaps),
+    shortDays: again(own.shortDays),
     outcomes: again(own.outcomes.length > 0 ? own.outcomes : question.history.slice(-1)),
     follows: shareOf([...own.advised, true, true]),
     hurries: shareOf([...own.unadvised, false, false]),
@@ -161,7 +163,7 @@ const DELOAD_PHASES: readonly number[] = Array.from({ length: DELOAD_WEEKS }, (_
 
 /** One course of what comes: sessions as somebody’s own were, at steps as the rules have them and somebody takes them. */
 class Course {
-  private readonly person: Person;
+  private readonly person: DrawnHabits;
   /** How much harder each level is for them than the one that they are at, points. */
   private readonly offsets = new Map<string, number>();
   private history: readonly WorkDone[];
@@ -174,7 +176,7 @@ class Course {
     private readonly habits: OtherHabits,
     private readonly chance: Chance,
   ) {
-    this.person = drawnPerson(question, own, habits, chance);
+    this.person = drawnHabits(question, own, habits, chance);
     this.history = question.history.slice(-LOOKED_AT);
     this.offsets.set(lastOf(this.history).levelId, 0);
   }
@@ -188,24 +190,26 @@ class Course {
       const gap = Math.min(longestGap, this.chance.one(this.person.gaps) * gapTimes);
       this.day += number === 0 ? Math.max(0, gap - sinceLast) : Math.max(1, gap);
       if (this.day > furthestDays) return 2 * furthestDays;
-      // In an easier week nothing is more than it was.
-      if (this.person.deloads && Math.floor((this.day + this.person.phase) / WEEK) % DELOAD_WEEKS === 0) continue;
-      const done = this.session(number);
+      const done = this.session(number, this.isLess());
       if (done.isWhole && heightOf(movement, done, method) >= goal - ROUNDING) return this.day;
       this.history = [...this.history.slice(1 - LOOKED_AT), done];
     }
   }
 
+  /** In an easier week, and on a day on which less goes, nothing is more than it was. */
+  private isLess(): boolean {
+    const { shortDays, deloads, phase } = this.person;
+    return this.chance.one(shortDays) || (deloads && Math.floor((this.day + phase) / WEEK) % DELOAD_WEEKS === 0);
+  }
+
   /** A session as it goes: its dose by the rules, its ratings like one of somebody’s own, harder as what it asks is more. */
-  private session(number: number): WorkDone {
+  private session(number: number, isLess: boolean): WorkDone {
     const { movement, method, onDay: dayAfter } = this.question;
     const { person, chance } = this;
     const onDay = dayAfter(Math.round(this.day));
-    const next = nextSession(
-      lastOf(this.history),
-      this.taken(stepAfter(this.history, { movement, method, today: onDay, isBarred: false })),
-      movement,
-    );
+    const due = stepAfter(this.history, { movement, method, today: onDay, isBarred: false });
+    const step = isLess && MORE.includes(due.kind) ? HOLD : this.taken(due);
+    const next = nextSession(lastOf(this.history), step, movement);
     const like = chance.one(person.outcomes);
     const height = heightOf(movement, next, method);
     const more = height - (this.own.heights.get(like) ?? height);
@@ -237,16 +241,19 @@ class Course {
   /** What somebody makes of a step: not every one is taken, and some are taken unasked. */
   private taken(step: Step): Step {
     const { even } = this.chance;
-    if (MORE.includes(step.kind)) return even() < this.person.follows ? this.sized(step) : { kind: 'hold' };
+    if (MORE.includes(step.kind)) return even() < this.person.follows ? this.sized(step) : HOLD;
     if (step.kind !== 'hold' || even() >= this.person.hurries) return step;
     return this.sized(moreThan(lastOf(this.history), this.question) ?? step);
   }
 
-  /** Amounts grow by what they grew by before, as well as by what the rules have them grow by. */
+  /** Amounts grow by what they grew by before, as well as by what the rules have them grow by; what was reached before a setback comes back by the rules. */
   private sized(step: Step): Step {
+    const { movement, method } = this.question;
+    if (heightOf(movement, lastOf(this.history), method) < this.own.reached - ROUNDING) return step;
     const by = step.kind === 'amount' ? this.chance.one([...this.own.growth, null]) : null;
     return by === null ? step : { kind: 'amount', to: lastOf(this.history).amount + by };
   }
 }
+const HOLD: Step = { kind: 'hold' };
 const TOO_HARD = 10;
 const USUAL_EXERTION = 5;

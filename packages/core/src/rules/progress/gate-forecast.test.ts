@@ -37,6 +37,12 @@ describe('when a gate is likely passed', () => {
     expect(fromDay! <= onDay! && onDay! <= toDay!).toBe(true);
   });
 
+  test('an uneven one is told more widely', () => {
+    const width = (history: readonly WorkDone[]) => daysBetween(forecast(history).fromDay!, forecast(history).toDay!);
+    const uneven = held([10, 16, 12, 13, 19, 14, 20]);
+    expect(width(uneven)).toBeGreaterThan(width(held([10, 12, 13, 15, 17, 18, 20])));
+  });
+
   test('the next level is told more widely than this one, and the same history tells the same', () => {
     const even = held([10, 12, 13, 15, 17, 18, 20]);
     const [here, next] = [forecast(even), forecast(even, id(2))];

@@ -35,8 +35,12 @@ export interface Habits {
   /** Sessions in which nothing had flared up. */
   readonly outcomes: readonly WorkDone[];
   readonly heights: ReadonlyMap<WorkDone, number>;
+  /** The greatest of them. */
+  readonly reached: number;
   readonly flares: number;
   readonly sessions: number;
+  /** Of each session whether less went than in the one before it. */
+  readonly shortDays: readonly boolean[];
   /** By how much the amount of a set grew where it did. */
   readonly growth: readonly number[];
   /** How exertion rises with a level, by what somebody’s own sessions say of it and what is usual. */
@@ -66,15 +70,27 @@ export function habitsOf({ history, movement, method }: HabitsQuestion): Habits 
     gaps: lately.slice(1).map((done, index) => Math.max(1, daysBetween(itemAt(lately, index).onDay, done.onDay))),
     outcomes: lately.filter((done) => !hurts(done)),
     heights,
+    reached: Math.max(...heights.values()),
     flares: lately.filter((done, index) => hurts(done) && (index === 0 || !hurts(itemAt(lately, index - 1)))).length,
     sessions: lately.length,
     growth: lately.slice(1).flatMap((done, index) => {
       const before = itemAt(lately, index);
-      const isSame = before.levelId === done.levelId && before.unit === done.unit && before.sets === done.sets;
-      return isSame && done.amount > before.amount ? [done.amount - before.amount] : [];
+      const isSame = (other: WorkDone) => other.levelId === done.levelId && other.unit === done.unit && other.sets === done.sets;
+      // What makes up for a short day is no growth.
+      const most = Math.max(
+        ...lately
+          .slice(0, index + 1)
+          .filter(isSame)
+          .map(({ amount }) => amount),
+      );
+      return isSame(before) && done.amount > most ? [done.amount - most] : [];
     }),
     rise: riseOf(lately, heights),
-    deloadShare: deloadShareOf(lately, heights),
+    deloadShare: deloadShareOf(lately),
+    shortDays: lately.slice(1).map((done, index) => {
+      const share = lessShare(itemAt(lately, index), done);
+      return share !== null && share > DELOAD_MOST;
+    }),
     advised,
     unadvised,
   };
@@ -97,17 +113,26 @@ const RISE_SPREAD = 1.5;
 /** So many weeks from one deload to the next. */
 export const DELOAD_WEEKS = 4;
 
+/** What was done at last beside what was done before it, where both are of one level and it was less; null where it was not. */
+function lessShare(before: WorkDone, done: WorkDone): number | null {
+  if (before.levelId !== done.levelId || before.unit !== done.unit || before.effortPercent !== done.effortPercent) return null;
+  const share = (done.sets * done.amount) / Math.max(1, before.sets * before.amount);
+  return share > 0 && share < 1 ? share : null;
+}
+/** A deload holds so much of a week at most; less that is more than it is a day on which less went. */
+const DELOAD_MOST = 0.7;
+
 /** Every fourth week is easier for those of whom a week was that came back; of few weeks nobody knows. */
-function deloadShareOf(lately: readonly WorkDone[], heights: ReadonlyMap<WorkDone, number>): number {
-  const at = lately.map((done) => heights.get(done) ?? 0);
-  const dips = at.filter((height, index) => {
-    const [before, later] = [at[index - 1], at.slice(index + 1, index + 1 + LOOKED_AT)];
-    return before !== undefined && height < before - DIP && later.some((each) => each >= before - ROUNDING);
+function deloadShareOf(lately: readonly WorkDone[]): number {
+  const dips = lately.filter((done, index) => {
+    const before = lately[index - 1];
+    const share = before && lessShare(before, done);
+    if (!share || share > DELOAD_MOST) return false;
+    return lately.slice(index + 1, index + 1 + LOOKED_AT).some((later) => later.sets * later.amount >= before.sets * before.amount);
   });
   if (dips.length > 0) return 0.9;
   return daysBetween(itemAt(lately, 0).onDay, lastOf(lately).onDay) > 7 * (DELOAD_WEEKS + 1) ? 0.15 : 0.5;
 }
-const DIP = 0.1;
 
 /** Steps that ask for more than there was. */
 export const MORE: readonly Step['kind'][] = ['amount', 'sets', 'effort', 'level up'];

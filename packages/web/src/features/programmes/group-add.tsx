@@ -1,5 +1,5 @@
 import type { CopyPreview, StoredProgramme } from '@clay-pot/contracts';
-import { counted, weekdayOf } from '@clay-pot/core';
+import { counted, weekdaysOf } from '@clay-pot/core';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { previewCopy, putCopy } from '../../api/programme-queries.js';
@@ -23,7 +23,7 @@ export function AddPeople({ source, followers }: { source: StoredProgramme; foll
   const [wanted, setWanted] = useState<ReadonlyMap<string, Wanted>>(new Map());
   const [isBusy, setBusy] = useState(false);
   const others = athletes.filter(({ id }) => id !== source.athleteId && !followers.includes(id));
-  const usual = [...new Set(source.document.sessions.map(({ day }) => weekdayOf(day)))].sort((a, b) => a - b);
+  const usual = weekdaysOf(source.document);
   const put = (id: string, change: Partial<Wanted> | null) =>
     setWanted((before) => {
       const next = new Map(before);

@@ -1,5 +1,5 @@
 import type { CopyItem, CopyPreview } from '@clay-pot/contracts';
-import { dayWords, mondayOf, type Programme, weekdayOf, type WeekProgress } from '@clay-pot/core';
+import { dayWords, mondayOf, type Programme, weekdaysOf, type WeekProgress } from '@clay-pot/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { keepCopy, previewCopy, putCopy } from '../../api/programme-queries.js';
@@ -56,8 +56,6 @@ function shownWeeks(copies: readonly CopyItem[]): string[] {
   const from = Math.max(0, (at < 0 ? all.length : at) - BACK);
   return all.slice(from, from + SHOWN);
 }
-
-const weekdaysOf = ({ sessions }: Programme) => [...new Set(sessions.map(({ day }) => weekdayOf(day)))].sort((a, b) => a - b);
 
 interface RowProps {
   sourceId: string;
