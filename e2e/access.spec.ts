@@ -59,44 +59,69 @@ test.describe('accessible, and nothing runs over its edge at either size:', () =
   // Nothing is changed here, so the walks may go side by side.
   test.describe.configure({ mode: 'parallel' });
   test.beforeEach(async ({ page }) => {
-    test.setTimeout(150_000);
+    test.setTimeout(120_000);
     await page.emulateMedia({ reducedMotion: 'reduce' });
   });
 
-  test('people and records', async ({ coach: page, house }) => {
+  // A few views a walk: no one of them takes long, and what fails is found by its name.
+  test('people', async ({ coach: page, house }) => {
     const { athleteId, session } = await ofTheHouse(page, house);
     await walk(page, [
       ['/', /Due today/],
       ['/people', /^People/],
       ['/people/new', /New athlete/],
       [`/people/${athleteId}`, /Wrists/],
+      [`/people/${session.athleteId}/week`, /^Week of/],
+    ]);
+  });
+
+  test('what is known of a person', async ({ coach: page, house }) => {
+    const { athleteId } = await ofTheHouse(page, house);
+    await walk(page, [
       [`/people/${athleteId}/screening`, /Restrictions/],
       [`/people/${athleteId}/range`, /Range and strength/],
       [`/people/${athleteId}/levels`, /Levels/],
       [`/people/${athleteId}/plan`, /Assigned sequences/],
+    ]);
+  });
+
+  test('records', async ({ coach: page, house }) => {
+    const { athleteId, session } = await ofTheHouse(page, house);
+    await walk(page, [
       [`/people/${athleteId}/history`, /History/],
-      [`/people/${session.athleteId}/week`, /^Week of/],
       ['/records', /^Records/],
       [`/records/${session.id}`, /Planned vs\. done/],
     ]);
   });
 
-  test('measuring, the class, programmes, and the account', async ({ coach: page, house }) => {
-    const { athleteId, programme } = await ofTheHouse(page, house);
+  test('measuring and the class', async ({ coach: page, house }) => {
+    const { athleteId } = await ofTheHouse(page, house);
     await walk(page, [
       ['/people/class', /^Class overview/],
       [`/people/${athleteId}/measure`, /^Test/],
       [`/people/${athleteId}/trends`, /Trends/],
       [`/people/${athleteId}/band`, /^Target practice/],
-      [`/people/${athleteId}/import`, /^Import \/ export/],
-      ['/account', /^Your account/],
-      ['/help', /^Help/],
-      ['/help/load-bench', /^Movements and the load bench/],
+    ]);
+  });
+
+  test('programmes and predictions', async ({ coach: page, house }) => {
+    const { athleteId, programme } = await ofTheHouse(page, house);
+    await walk(page, [
       ['/programmes', /^Programmes/],
       ['/simulation', /^Simulate progression rules/],
       [`/predictions?athlete=${athleteId}`, /^Predicted vs\. actual/],
       [`/programmes/new?athlete=${athleteId}`, /^New programme/],
       [`/programmes/${programme.id}`, /Checks/],
+    ]);
+  });
+
+  test('the account, import and help', async ({ coach: page, house }) => {
+    const { athleteId } = await ofTheHouse(page, house);
+    await walk(page, [
+      [`/people/${athleteId}/import`, /^Import \/ export/],
+      ['/account', /^Your account/],
+      ['/help', /^Help/],
+      ['/help/load-bench', /^Movements and the load bench/],
     ]);
   });
 
@@ -111,14 +136,20 @@ test.describe('accessible, and nothing runs over its edge at either size:', () =
     ]);
   });
 
-  test('sequences and methods', async ({ coach: page, house }) => {
-    const { sequence, athleteId, session, method } = await ofTheHouse(page, house);
+  test('a sequence', async ({ coach: page, house }) => {
+    const { sequence, athleteId } = await ofTheHouse(page, house);
     await walk(page, [
-      ['/sequences', /^Sequences/],
-      [`/compose?athlete=${athleteId}`, /^Generate/],
       [`/sequences/${sequence.id}?athlete=${athleteId}`, /^Warm-up/],
       [`/sequences/${sequence.id}/sheet?athlete=${athleteId}`, new RegExp(sequence.title)],
       [`/sequences/${sequence.id}/lead?athlete=${athleteId}`, new RegExp(sequence.title)],
+    ]);
+  });
+
+  test('sequences and methods', async ({ coach: page, house }) => {
+    const { athleteId, session, method } = await ofTheHouse(page, house);
+    await walk(page, [
+      ['/sequences', /^Sequences/],
+      [`/compose?athlete=${athleteId}`, /^Generate/],
       [`/sequences/${session.sequenceId}/compare?athlete=${session.athleteId}&with=done:${session.id}`, /^Done on/],
       ['/methods/daily-range', /^Training methods/],
       [`/methods/${method.id}/edit`, /^Change Lantern weeks/],
