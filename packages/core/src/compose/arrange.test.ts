@@ -33,6 +33,26 @@ test('a phase goes to each place once, beginning where one is', () => {
   }
 });
 
+test('no other order of the places within the phases changes place less often', () => {
+  const work = candidates.filter(({ phase }) => phase === 'load' || phase === 'strength' || phase === 'skill');
+  const changes = (stations: readonly string[]) => {
+    const places = stations.map((station) => itemAt(station.split(' '), 0));
+    return places.filter((place, index) => index > 0 && place !== places[index - 1]).length;
+  };
+  fc.assert(
+    fc.property(fc.subarray(work, { minLength: 2, maxLength: 9 }), fc.gen(), (chosen, gen) => {
+      const order = arranged(chosen, { stretching: 'short before, long after' });
+      const phases = [...new Set(order.map(({ phase }) => phase))];
+      const others = phases.flatMap((phase) => {
+        const stations = [...new Set(order.filter((each) => each.phase === phase).map(({ station }) => station))];
+        return gen(fc.shuffledSubarray, stations, { minLength: stations.length });
+      });
+      expect(changes(order.map(({ station }) => station))).toBeLessThanOrEqual(changes(others));
+    }),
+    runs(200),
+  );
+});
+
 test('where the method stretches after strength, the stretch stands behind what it is of', () => {
   const stretch = candidates.find(({ phase, level }) => phase === 'strength' && level.load.kind === 'stretch')!;
   const worked = candidates.find(

@@ -19,9 +19,12 @@ export function arranged(chosen: readonly Candidate[], { stretching }: Pick<Meth
     ),
   ).filter((tier) => tier.length > 0);
   const order: Candidate[] = [];
-  tiers.forEach((tier, index) => {
-    const coming = new Set(tiers[index + 1]?.map(({ station }) => station));
-    const inPlaces = byStation(tier, order.at(-1), coming);
+  const stations = tiers.map((tier) => groupedBy(tier, ({ station }) => station));
+  stationsInOrder(stations.map((each) => [...each.keys()])).forEach((places, tier) => {
+    const inPlaces: Candidate[] = [];
+    for (const place of places) {
+      inPlaces.push(...byPosture(stations[tier]?.get(place) ?? [], inPlaces.at(-1) ?? order.at(-1)));
+    }
     order.push(...(stretching === 'after each strength block' ? stretchedAfter(inPlaces) : inPlaces));
   });
   return stretching === 'after each strength block' ? order : apart(order);
@@ -50,18 +53,47 @@ function tiersOf(phase: Phase, chosen: readonly Candidate[]): Candidate[][] {
   return [[...chosen]];
 }
 
-/** Place by place: the one where one is first, one that it goes on at last. */
-function byStation(tier: readonly Candidate[], before: Candidate | undefined, coming: ReadonlySet<string>): Candidate[] {
-  const stations = groupedBy(tier, ({ station }) => station);
-  const rank = (station: string) => (station === before?.station ? 0 : coming.has(station) ? 2 : 1);
-  const names = [...stations.keys()].sort((a, b) => rank(a) - rank(b));
-  // With two places that continue into the next phase, only one can come last: the first goes before the others.
-  let last = before;
-  return names.flatMap((name) => {
-    const mine = byPosture(stations.get(name) ?? [], last);
-    last = mine.at(-1);
-    return mine;
-  });
+/** The stations of each tier up to it in an order, and what the ways between them come to. */
+interface Way {
+  readonly cost: number;
+  readonly stations: readonly (readonly string[])[];
+}
+
+/** To a wall or a table in the same place is a shorter way than to another place. */
+const WITHIN_PLACE = 0.5;
+/** Among more stations than these in one tier not every order is tried. */
+const MOST_TRIED = 5;
+
+/**
+ * The stations of every tier in the order that changes place least: each is gone to once a tier, and a tier begins where the one before it ended wherever that
+ * saves a way. By dynamic programming over the station where a tier ends.
+ */
+function stationsInOrder(tiers: readonly (readonly string[])[]): readonly (readonly string[])[] {
+  let ways = new Map<string, Way>([['', { cost: 0, stations: [] }]]);
+  for (const tier of tiers) {
+    const next = new Map<string, Way>();
+    const orders = tier.length <= MOST_TRIED ? permutations(tier) : [groupedByPlace(tier)];
+    for (const [at, { cost, stations }] of ways) {
+      for (const order of orders) {
+        const now = order.reduce((sum, station, index) => sum + wayTo(order[index - 1] ?? at, station), cost);
+        const last = order.at(-1) ?? at;
+        if (now < (next.get(last)?.cost ?? Infinity)) next.set(last, { cost: now, stations: [...stations, order] });
+      }
+    }
+    ways = next;
+  }
+  const [best] = [...ways.values()].sort((a, b) => a.cost - b.cost);
+  return best?.stations ?? [];
+}
+
+/** Nothing to begin with: before the first one somebody is nowhere. */
+const wayTo = (from: string, to: string): number => (from === to || from === '' ? 0 : placeIn(from) === placeIn(to) ? WITHIN_PLACE : 1);
+const placeIn = (station: string): string => station.split(' ', 1)[0] ?? '';
+const groupedByPlace = (stations: readonly string[]): string[] => [...groupedBy(stations, placeIn).values()].flat();
+
+function permutations(list: readonly string[]): string[][] {
+  if (list.length < 2) return [[...list]];
+  return list.flatMap((first) => permutations(list.filter((each) => each !== first)).map((rest) => [first, ...rest]));
 }
 
 function byPosture(station: readonly Candidate[], before: Candidate | undefined): Candidate[] {

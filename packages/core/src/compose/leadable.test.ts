@@ -105,6 +105,17 @@ describe('whom a sequence is generated for', () => {
     expect(why(oneHand.id)).not.toBe('');
   });
 
+  test('a pike comes after weight on the hands in an easier position', () => {
+    const question = composeFor('handstand-load', 'floor-loading');
+    const pike = must(
+      LIBRARY.find(({ ladder }) => ladder.every(({ posture }) => posture === 'pike')),
+      'a movement that is a pike only',
+    );
+    const { possible, excluded } = possibleFor(question);
+    expect(possible.some(({ movement }) => movement === pike)).toBe(false);
+    expect(sentenceText(excluded.find(({ movementId }) => movementId === pike.id)?.why ?? '')).toMatch(/comes first/);
+  });
+
   test('a want that gets nearly nothing says what holds it there', () => {
     const nothingHere = { cautions: [], equipment: [] };
     const composed = atOnce(composeFor('grip-endurance', 'daily-range', { athlete: nothingHere, notAt: ['bar'] }));

@@ -169,6 +169,7 @@ export const blockOf = (movement: Movement, level: Level, dose: Dose, phase: Pha
 
 /** Before these postures somebody has to have borne weight in one of those; the others may be begun with. */
 const COMES_AFTER: Partial<Record<Posture, readonly Posture[]>> = {
+  pike: ['plank', 'knees back', 'incline', 'pike'],
   'side support': ['plank', 'knees back', 'side support'],
   'reverse support': ['plank', 'knees back', 'reverse support'],
   'wall handstand': ['plank', 'pike', 'wall handstand', 'handstand'],

@@ -294,7 +294,7 @@ export const GRIP: readonly Movement[] = [
     howTo: ['Pinch a smooth block or plate beside the leg.', 'Walk, and set it down before it slips.'],
     cues: ['Flat pads', 'Thumb across from the middle finger'],
     faults: ['The tip joint collapses', 'The plate rests on the leg'],
-    cautions: USUAL,
+    cautions: [...USUAL, avoid('Leave out with thumb-base pain.', 'arthritis')],
     trains: ['thumb muscles', 'finger flexors'],
     motions: ['thumb opposition', 'finger flexion'],
     digits: ['thumb', 'index', 'middle', 'ring'],

@@ -111,7 +111,7 @@ export const HANGS: readonly Movement[] = [
     howTo: ['A towel in each hand, hung over the bar.', 'Feet help as much as needed.'],
     cues: ['Squeeze first', 'Shoulders engaged'],
     faults: FAULTS,
-    cautions: HANG,
+    cautions: [...HANG, avoid('Leave out with thumb-base pain.', 'arthritis')],
     trains: ['finger flexors', 'thumb muscles', 'shoulder girdle'],
     motions: ['finger flexion'],
     ...HUNG,

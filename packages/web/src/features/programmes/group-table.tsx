@@ -15,7 +15,7 @@ interface Props {
   copies: readonly CopyItem[];
 }
 
-/** Weeks that are shown: the one before this one, and those after it. */
+/** Weeks that are shown: the one before this one and those after it, as many as there are room for; toward the end more of those before. */
 const [BACK, SHOWN] = [1, 6];
 
 /** Everybody who follows a programme: days, next session, how the weeks go, and whether its last change was offered. */
@@ -53,7 +53,7 @@ export function GroupTable({ sourceId, source, copies }: Props) {
 function shownWeeks(copies: readonly CopyItem[]): string[] {
   const all = [...new Set(copies.flatMap(({ weeks }) => weeks.map(({ monday }) => monday)))].sort();
   const at = all.findIndex((monday) => monday >= mondayOf(isoToday()));
-  const from = Math.max(0, (at < 0 ? all.length : at) - BACK);
+  const from = Math.max(0, Math.min((at < 0 ? all.length : at) - BACK, all.length - SHOWN));
   return all.slice(from, from + SHOWN);
 }
 
