@@ -9,6 +9,7 @@ import { copyDatabase, newDatabase } from '../scripts/copy-database.mjs';
 import config, { HALL_TIME_ZONE } from './playwright.config.js';
 
 const MAIN = fileURLToPath(new URL('../packages/server/dist/main.js', import.meta.url));
+const OTHER_DAY = new URL('other-day.mjs', import.meta.url).href;
 
 /** What sets up the first studio of a server under test. */
 export const SET_UP_CODE = 'FIRST-EVENT';
@@ -27,12 +28,19 @@ export class House {
 
   async start(): Promise<void> {
     const env = { ...process.env, DATABASE_URL: this.databaseUrl, PORT: String(this.port), LOG_LEVEL: 'error', SET_UP_CODE };
-    const child = spawn(process.execPath, [MAIN], { env, stdio: ['ignore', 'inherit', 'inherit', 'ipc'] });
+    const child = spawn(process.execPath, ['--import', OTHER_DAY, MAIN], { env, stdio: ['ignore', 'inherit', 'inherit', 'ipc'] });
     this.child = child;
     await new Promise<void>((resolve, reject) => {
       child.once('message', () => resolve());
       child.once('exit', (code) => reject(new Error(`The server ended with ${code}.`)));
     });
+  }
+
+  /** Moves the server’s clock: it is so much later for it, or earlier. */
+  async moveBy(movedMs: number): Promise<void> {
+    const moved = new Promise((resolve) => this.child?.once('message', resolve));
+    this.child?.send({ movedMs });
+    await moved;
   }
 
   async stop(): Promise<void> {

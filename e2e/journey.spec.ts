@@ -1,19 +1,6 @@
-import type { Page } from '@playwright/test';
 import type { AssignmentItem } from '@clay-pot/contracts';
 import { expect, idIn, more, saved, startSession, tabTo, test, openToday, pass } from './house.js';
-import { recorded } from './leading.js';
-
-/** Lets the clock run to the end of the session, answering whenever a block asks how it was. */
-async function leadToTheEnd(page: Page, answer: () => Promise<void>): Promise<void> {
-  const ended = page.getByRole('heading', { name: 'Done', exact: true });
-  const question = page.getByRole('button', { name: /^Tell more/ });
-  for (let step = 0; step < 60 && !(await ended.isVisible()); step++) {
-    await pass(page, 10_000);
-    if (await question.isVisible()) await answer();
-  }
-  await expect(ended).toBeVisible();
-  while ((await question.count()) > 0) await answer();
-}
+import { answeredByKeys, leadToTheEnd, recorded } from './leading.js';
 
 test('by mouse: a sequence is designed for an athlete, led by its timer, and found in the record', async ({ coach: page, house }) => {
   await openToday(page);
@@ -77,14 +64,7 @@ test('by mouse: a sequence is designed for an athlete, led by its timer, and fou
   await pass(page, 30_000);
   await expect(page.getByTestId('remaining')).toHaveText(standing!);
   await page.getByRole('button', { name: 'Continue' }).click();
-  await leadToTheEnd(page, async () => {
-    await page
-      .getByRole('button', { name: /^Tell more/ })
-      .first()
-      .click();
-    await page.getByRole('button', { name: 'Discomfort 2', exact: true }).click();
-    await page.getByRole('button', { name: 'Effort (RPE) 5', exact: true }).click();
-  });
+  await leadToTheEnd(page);
   await page.getByLabel('Note on the session').fill('Left heel of the hand light at the end.');
   await page.getByRole('button', { name: 'Save record' }).click();
 
@@ -189,14 +169,7 @@ test('by keyboard only: the same journey', async ({ page, house }) => {
   await expect(page.getByRole('heading', { name: 'Ball squeeze' })).toBeVisible();
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('ArrowLeft');
-  await leadToTheEnd(page, async () => {
-    await tabTo(page, 'button', /^Tell more/);
-    await page.keyboard.press('Enter');
-    await tabTo(page, 'button', 'Discomfort 1');
-    await page.keyboard.press('Enter');
-    await tabTo(page, 'button', 'Effort (RPE) 4');
-    await page.keyboard.press('Enter');
-  });
+  await leadToTheEnd(page, answeredByKeys);
   await tabTo(page, 'button', 'Save record');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Planned vs. done' })).toBeVisible();

@@ -1,36 +1,8 @@
-import type { SequenceListItem, StoredProgramme, StoredSequence } from '@clay-pot/contracts';
-import { addDays, compileTimeline, mondayOf, type Programme, weekIndexOf } from '@clay-pot/core';
-import { shippedMovement } from '@clay-pot/core/library';
+import type { SequenceListItem, StoredProgramme } from '@clay-pot/contracts';
+import { addDays, mondayOf, type Programme, weekIndexOf } from '@clay-pot/core';
 import type { Page } from '@playwright/test';
-import { v7 as uuid } from 'uuid';
 import { expect, type House, idIn, someoneNew, test, todayAtTheHall } from './house.js';
-
-/** Everything of a session recorded as done, a little felt and not too hard, as a phone would send it. */
-async function logged(
-  page: Page,
-  house: House,
-  { athleteId, sequenceId, day }: { athleteId: string; sequenceId: string; day: string },
-): Promise<void> {
-  const id = uuid();
-  const { document: plan } = await house.read<StoredSequence>(page, `/sequences/${sequenceId}`);
-  const put = async (path: string, data: object) => {
-    const answer = await page.request.put(`${house.address}/api/sessions/${id}${path}`, {
-      headers: { origin: house.address },
-      data,
-    });
-    expect(answer.ok()).toBe(true);
-  };
-  const at = `${day}T12:30:00.000Z`;
-  await put('', { athleteId, sequenceId, plan, startedAt: `${day}T12:00:00.000Z` });
-  const stints = compileTimeline(plan, shippedMovement).stints;
-  for (const { blockId, levelId, round, set, side, direction, unit, plannedAmount } of stints) {
-    const { movementId } = plan.blocks.find((block) => block.id === blockId)!;
-    const piece = { blockId, movementId, levelId, round, set, side, direction, unit, plannedAmount };
-    await put(`/sets/${uuid()}`, { ...piece, doneAmount: plannedAmount, endedAt: at, corrects: null });
-  }
-  for (const { id: blockId } of plan.blocks) await put(`/reports/${uuid()}`, { blockId, discomfort: 0, exertion: 5, note: '', at });
-  await put('/end', { ending: 'completed', note: '', endedAt: at });
-}
+import { logged } from './leading.js';
 
 /** From a goal to weeks that began two weeks ago. */
 async function programmeSince(page: Page, house: House, name: string): Promise<{ athleteId: string; programmeId: string }> {

@@ -108,6 +108,13 @@ describe('a programme for somebody else', () => {
     expect(texts(shorterOffer.body)).toEqual(expect.arrayContaining([expect.stringMatching(/^Grip, Ben Barred: .*Ball squeeze/)]));
     expect((await coach.ask('POST', `/programmes/${copyId}/keep`)).status).toBe(204);
     expect(await copies()).toMatchObject([{ isBehind: false }]);
-    expect(planOf((await coach.ask<StoredProgramme>('GET', `/programmes/${copyId}`)).body)).toBe(planOf(taken.body));
+    const asItWas = (await coach.ask<StoredProgramme>('GET', `/programmes/${copyId}`)).body;
+    expect(planOf(asItWas)).toBe(planOf(taken.body));
+    // Taken up after all, it changes the sequence that was made for the copy: what was done of it stays done.
+    const shortened = await accept(asItWas.etag);
+    expect(planOf(shortened.body)).toBe(planOf(taken.body));
+    const now = (await coach.ask<StoredSequence>('GET', `/sequences/${planOf(taken.body)}`)).body;
+    expect(now.document.title).toBe('Grip, Ben Barred');
+    expect(now.document.blocks.map(({ movementId }) => movementId)).not.toContain('grip.ball-squeeze');
   });
 });

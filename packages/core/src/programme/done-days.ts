@@ -85,8 +85,19 @@ export function dueInProgramme(programme: Programme, done: readonly DoneDay[], o
 }
 const WEEK = 7;
 
-/** The first session of a programme after a day; null where none is left. */
-export function nextInProgramme(programme: Programme, after: string): { day: string; sequenceId: string } | null {
-  const next = inDayOrder(programme.sessions).find(({ day }) => day > after);
-  return next ? { day: next.day, sequenceId: planOf(programme, next.planId).sequenceId } : null;
+/**
+ * The session of a programme that comes next: today’s until it is done, else the first after it; null where none is left.
+ * @param doneToday sequences that were led today
+ */
+export function nextInProgramme(
+  programme: Programme,
+  today: string,
+  doneToday: readonly string[] = [],
+): { day: string; sequenceId: string } | null {
+  for (const { day, planId } of inDayOrder(programme.sessions)) {
+    if (day < today) continue;
+    const { sequenceId } = planOf(programme, planId);
+    if (day > today || !doneToday.includes(sequenceId)) return { day, sequenceId };
+  }
+  return null;
 }

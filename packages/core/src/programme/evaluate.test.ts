@@ -218,11 +218,13 @@ describe('what was carried out', () => {
   });
 });
 
-test('the next session of a programme is the first after a day', () => {
+test('the next session of a programme is today’s until it is done, then the first after it', () => {
   const programme = programmeOf(on('0/5 easy', '0/3 whole'));
   expect(nextInProgramme(programme, day(0, 1))).toEqual({ day: day(0, 3), sequenceId: programme.plans[2]!.sequenceId });
-  expect(nextInProgramme(programme, day(0, 3))!.day).toBe(day(0, 5));
-  expect(nextInProgramme(programme, day(0, 5))).toBeNull();
+  expect(nextInProgramme(programme, day(0, 3))!.day).toBe(day(0, 3));
+  expect(nextInProgramme(programme, day(0, 3), [programme.plans[1]!.sequenceId])!.day).toBe(day(0, 3));
+  expect(nextInProgramme(programme, day(0, 3), [programme.plans[2]!.sequenceId])!.day).toBe(day(0, 5));
+  expect(nextInProgramme(programme, day(0, 6))).toBeNull();
 });
 
 describe('a programme', () => {

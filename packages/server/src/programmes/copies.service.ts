@@ -13,7 +13,6 @@ import {
   say,
   type Sentence,
   SEQUENCE_LIMITS,
-  type Sequence,
   weekIndexOf,
   weekProgress,
 } from '@clay-pot/core';
@@ -74,6 +73,10 @@ export class CopiesService {
     });
     const doneBy = (athleteId: string) =>
       led.filter((session) => session.athleteId === athleteId).map(({ sequenceId, onDay }) => ({ sequenceId, day: onDay }));
+    const doneToday = (athleteId: string) =>
+      doneBy(athleteId)
+        .filter(({ day }) => day === today)
+        .map(({ sequenceId }) => sequenceId);
     return rows
       .map(({ id, athleteId, document, lastDay, rowVersion }): CopyItem => {
         const copy = copies.find((each) => each.id === id);
@@ -83,7 +86,7 @@ export class CopiesService {
           etag: etagOf(rowVersion),
           weekdays: copy?.weekdays ?? null,
           isBehind: copy !== undefined && isBehind(copy.applied, versions),
-          next: nextInProgramme(document, today),
+          next: nextInProgramme(document, today, doneToday(athleteId)),
           weeks: weekProgress(document, doneBy(athleteId), today),
         };
       })
@@ -117,18 +120,24 @@ export class CopiesService {
     }
     return scope.transaction(async (inner) => {
       const ids = new Map<string, string>();
+      const own = new Set((await inner.of(ProgrammeCopyRow).one({ id: input.copyId }))?.applied.own);
       for (const [planId, sequence] of answer.sequences) {
         const known = before?.plans.find((plan) => plan.id === planId)?.sequenceId;
-        const isSame = known !== undefined && (await this.isSequence(inner, known, sequence));
-        const id = isSame ? known : uuid();
-        if (!isSame)
-          await this.sequences.put(inner, id, { ...sequence, title: titleFor(sequence.title, sourceName, athleteName) }, undefined);
+        const stored = known === undefined ? null : await inner.of(SequenceRow).one({ id: known });
+        const isSame = stored !== null && same(stored.document.blocks, plain(sequence.blocks));
+        const inPlace = stored !== null && own.has(stored.id) ? stored : null;
+        const id = (isSame ? stored : inPlace)?.id ?? uuid();
+        if (!isSame) {
+          const title = inPlace?.document.title ?? titleFor(sequence.title, sourceName, athleteName);
+          await this.sequences.put(inner, id, { ...sequence, title }, inPlace ? etagOf(inPlace.rowVersion) : undefined);
+          own.add(id);
+        }
         ids.set(planId, id);
       }
       const plans = answer.programme.plans.map((plan) => ({ ...plan, sequenceId: ids.get(plan.id) ?? plan.sequenceId }));
       const document = { ...answer.programme, plans };
       const stored = await this.programmes.put(inner, input.copyId, { athleteId: input.athleteId, document }, ifMatch);
-      const link = { sourceId, weekdays: input.weekdays ? [...input.weekdays] : null, applied: versions };
+      const link = { sourceId, weekdays: input.weekdays ? [...input.weekdays] : null, applied: { ...versions, own: [...own] } };
       const isNew = await inner.of(ProgrammeCopyRow).insert({ id: input.copyId, ...link }, 'copy');
       if (!isNew) await inner.of(ProgrammeCopyRow).update({ id: input.copyId }, link);
       return stored;
@@ -139,7 +148,7 @@ export class CopiesService {
   async keep(scope: StudioScope, copyId: string): Promise<void> {
     const copy = await scope.of(ProgrammeCopyRow).get(copyId, 'copy');
     const { versions } = await this.source(scope, copy.sourceId);
-    await scope.of(ProgrammeCopyRow).update({ id: copyId }, { applied: versions });
+    await scope.of(ProgrammeCopyRow).update({ id: copyId }, { applied: { ...copy.applied, ...versions } });
   }
 
   private async source(scope: StudioScope, id: string): Promise<Source> {
@@ -202,12 +211,6 @@ export class CopiesService {
       athleteName: name,
       sourceAthleteId: source.row.athleteId,
     };
-  }
-
-  /** Whether a stored sequence is one already, but for its title. */
-  private async isSequence(scope: StudioScope, id: string, sequence: Sequence): Promise<boolean> {
-    const row = await scope.of(SequenceRow).one({ id });
-    return row !== null && same(row.document.blocks, plain(sequence.blocks));
   }
 
   /** What an update changes: the calendar, and what is in each sequence. */

@@ -7,6 +7,8 @@ export interface AppliedVersions {
   readonly programme: number;
   /** Of each plan’s sequence, by the id of the plan. */
   readonly sequences: Readonly<Record<string, number>>;
+  /** Sequences that were made for the copy: an update changes them where they are, so that what was done of them stays done. */
+  readonly own?: readonly string[];
 }
 
 /** A programme that follows another person’s: its id is that of the copy. */

@@ -1,7 +1,7 @@
 import type { ProgrammeInput, ProgrammeListItem, StoredProgramme } from '@clay-pot/contracts';
 import { checkProgramme, compareProgrammes, type Fault, nextInProgramme, type Programme, same, under } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
-import { In, IsNull, MoreThan } from 'typeorm';
+import { In, IsNull, MoreThanOrEqual } from 'typeorm';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { VersionedRows } from '../database/versioned-rows.js';
@@ -10,6 +10,7 @@ import { etagOf } from '../http/etag.js';
 import { invalid } from '../http/problem.js';
 import { raiseEvidence } from '../kept/evidence-revision.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
+import { SessionRow } from '../sessions/session.entities.js';
 import { ProgrammeRow } from './programme.entity.js';
 import { storedProgramme } from './stored-programme.js';
 
@@ -26,14 +27,18 @@ export class ProgrammesService {
   async list(scope: StudioScope, athleteId?: string): Promise<ProgrammeListItem[]> {
     const where = { removedAt: IsNull(), ...(athleteId !== undefined && { athleteId }) };
     const today = dayIn(scope.timeZone, this.clock.now());
-    const [rows, running, athletes] = await Promise.all([
+    const [rows, running, athletes, ledToday] = await Promise.all([
       scope.of(ProgrammeRow).find({ select: LISTED, where, order: { lastDay: 'DESC', id: 'ASC' } }),
       // Of those that are over no document is read.
-      scope.of(ProgrammeRow).find({ select: { id: true, document: true }, where: { ...where, lastDay: MoreThan(today) } }),
+      scope
+        .of(ProgrammeRow)
+        .find({ select: { id: true, athleteId: true, document: true }, where: { ...where, lastDay: MoreThanOrEqual(today) } }),
       scope.of(AthleteRow).find({ select: { id: true, name: true } }),
+      scope.of(SessionRow).find({ select: { athleteId: true, sequenceId: true }, where: { onDay: today } }),
     ]);
     const nameOf = new Map(athletes.map(({ id, name }) => [id, name]));
-    const nextOf = new Map(running.map(({ id, document }) => [id, nextInProgramme(document, today)]));
+    const doneBy = (whose: string) => ledToday.filter((session) => session.athleteId === whose).map(({ sequenceId }) => sequenceId);
+    const nextOf = new Map(running.map(({ id, athleteId: whose, document }) => [id, nextInProgramme(document, today, doneBy(whose))]));
     return rows.map(({ id, title, fromDay, lastDay, updatedAt, ...row }) => ({
       ...{ id, title, fromDay, lastDay },
       athleteId: row.athleteId,

@@ -105,13 +105,17 @@ export function gentlerOptions(
 
 /** One gentler form of a block that nothing stands against, or null where there is none of this kind. */
 function gentler(
-  { viewOf }: SuggestionScene,
+  { viewOf, standings: all }: SuggestionScene,
   { plan, block, movement, standings }: ComingBlock,
   kind: Kind,
   reason: EaseReason,
 ): readonly Edit[] | null {
   const view = viewOf(plan.sequence);
-  const tries = gentlerOf(kind, view, blockOf(view, block.id), reason);
+  const hurt = new Set(all.filter((standing) => isLess(standing) && standing.because === 'hurt').map(({ movementId }) => movementId));
+  // What hurts is not exchanged for what hurts as well.
+  const tries = gentlerOf(kind, view, blockOf(view, block.id), reason).filter((edits) =>
+    edits.every((edit) => edit.kind !== 'change' || edit.movementId === undefined || !hurt.has(edit.movementId)),
+  );
   // Without the block nothing of it can be too much.
   if (kind === 'out') return tries[0] ?? null;
   // To where the hand was without trouble, the lower of both.

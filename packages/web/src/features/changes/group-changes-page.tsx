@@ -31,7 +31,7 @@ export default function GroupChangesPage() {
             <tr className="border-b-2 border-ink text-left text-ink-soft">
               <th className="py-1 pr-3 font-normal">Name</th>
               <th className="py-1 pr-3 font-normal">Sessions a week</th>
-              <th className="py-1 pr-3 font-normal">Weekly load, first and last three weeks</th>
+              <th className="py-1 pr-3 font-normal">Weekly load, holds to failure, first → last three weeks</th>
               <th className="py-1 pr-3 font-normal">Peak discomfort, mean</th>
               <th className="py-1 pr-3 text-right font-normal">Levels up / down</th>
               <th className="py-1 text-right font-normal">Tests with a real change</th>
@@ -43,7 +43,7 @@ export default function GroupChangesPage() {
               return (
                 <tr key={athleteId} className="border-b border-line">
                   <th scope="row" className="py-1.5 pr-3 text-left font-semibold">
-                    <Link className="inline-block min-h-6 hover:underline" to={`/people/${athleteId}/changes`}>
+                    <Link className="inline-flex min-h-6 items-center hover:underline" to={`/people/${athleteId}/changes`}>
                       {athleteName}
                     </Link>
                   </th>
@@ -53,10 +53,12 @@ export default function GroupChangesPage() {
                   <td className="py-1.5 pr-3 figures">{fromTo(load.first, load.last, 1)}</td>
                   <td className="py-1.5 pr-3 figures">{fromTo(discomfort.first, discomfort.last, 1)}</td>
                   <td className="py-1.5 pr-3 text-right figures">
-                    {levels.filter(({ by }) => by > 0).length} / {levels.filter(({ by }) => by < 0).length}
+                    {levels.length === 0
+                      ? '–'
+                      : `${levels.filter(({ by }) => by > 0).length} / ${levels.filter(({ by }) => by < 0).length}`}
                   </td>
                   <td className="py-1.5 text-right figures">
-                    {tests.filter(({ isReal }) => isReal).length} of {tests.length}
+                    {tests.length === 0 ? '–' : `${tests.filter(({ isReal }) => isReal).length} of ${tests.length}`}
                   </td>
                 </tr>
               );

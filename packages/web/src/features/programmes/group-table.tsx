@@ -90,7 +90,7 @@ function Row({ sourceId, source, copy, weeks }: RowProps) {
     <>
       <tr className="border-b border-line">
         <th scope="row" className="py-1.5 pr-3 text-left font-semibold">
-          <Link className="inline-block min-h-6 hover:underline" to={`/programmes/${id}`}>
+          <Link className="inline-flex min-h-6 items-center hover:underline" to={`/programmes/${id}`}>
             {athleteName}
           </Link>
         </th>
