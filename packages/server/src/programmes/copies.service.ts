@@ -44,6 +44,14 @@ interface Source {
   readonly versions: AppliedVersions;
 }
 
+/** What of a copy is kept as sequences. */
+interface ToKeep {
+  readonly answer: CopyAnswer;
+  readonly before: Programme | null;
+  readonly own: Set<string>;
+  readonly titleOf: (title: string) => string;
+}
+
 /** One programme for many: copied to each with their own levels, limits and days; what changes in it later is offered to each. */
 @Injectable()
 export class CopiesService {
@@ -119,21 +127,8 @@ export class CopiesService {
       if (await scope.of(ProgrammeCopyRow).one({ id: input.copyId, sourceId })) return stored;
     }
     return scope.transaction(async (inner) => {
-      const ids = new Map<string, string>();
       const own = new Set((await inner.of(ProgrammeCopyRow).one({ id: input.copyId }))?.applied.own);
-      for (const [planId, sequence] of answer.sequences) {
-        const known = before?.plans.find((plan) => plan.id === planId)?.sequenceId;
-        const stored = known === undefined ? null : await inner.of(SequenceRow).one({ id: known });
-        const isSame = stored !== null && same(stored.document.blocks, plain(sequence.blocks));
-        const inPlace = stored !== null && own.has(stored.id) ? stored : null;
-        const id = (isSame ? stored : inPlace)?.id ?? uuid();
-        if (!isSame) {
-          const title = inPlace?.document.title ?? titleFor(sequence.title, sourceName, athleteName);
-          await this.sequences.put(inner, id, { ...sequence, title }, inPlace ? etagOf(inPlace.rowVersion) : undefined);
-          own.add(id);
-        }
-        ids.set(planId, id);
-      }
+      const ids = await this.putSequences(inner, { answer, before, own, titleOf: (title) => titleFor(title, sourceName, athleteName) });
       const plans = answer.programme.plans.map((plan) => ({ ...plan, sequenceId: ids.get(plan.id) ?? plan.sequenceId }));
       const document = { ...answer.programme, plans };
       const stored = await this.programmes.put(inner, input.copyId, { athleteId: input.athleteId, document }, ifMatch);
@@ -142,6 +137,26 @@ export class CopiesService {
       if (!isNew) await inner.of(ProgrammeCopyRow).update({ id: input.copyId }, link);
       return stored;
     });
+  }
+
+  /** Keeps the sequences of a copy: those that stay the same as they are, its own changed where they are, others made. @returns ids by plan; new ones are its own now */
+  private async putSequences(scope: StudioScope, { answer, before, own, titleOf }: ToKeep): Promise<ReadonlyMap<string, string>> {
+    const ids = new Map<string, string>();
+    for (const [planId, sequence] of answer.sequences) {
+      const known = before?.plans.find((plan) => plan.id === planId)?.sequenceId;
+      const stored = known === undefined ? null : await scope.of(SequenceRow).one({ id: known });
+      if (stored && same(stored.document.blocks, plain(sequence.blocks))) {
+        ids.set(planId, stored.id);
+        continue;
+      }
+      const inPlace = stored && own.has(stored.id) ? stored : null;
+      const id = inPlace?.id ?? uuid();
+      const title = inPlace?.document.title ?? titleOf(sequence.title);
+      await this.sequences.put(scope, id, { ...sequence, title }, inPlace ? etagOf(inPlace.rowVersion) : undefined);
+      own.add(id);
+      ids.set(planId, id);
+    }
+    return ids;
   }
 
   /** Leaves a copy as it is: the last changes of its source are not for this person. @throws 404 */
