@@ -128,7 +128,8 @@ test('two coaches edit one programme: the second is told what differs and may ke
 test('goes out as a calendar at a private address, and as a file that comes in for somebody else', async ({ coach: page, house }) => {
   await made(page, house, 'Kensa Moyle');
   await page.getByLabel('Loading the palms starts at').fill('18:30');
-  await saved(page);
+  // Kept a moment later: until then the state says that all is saved.
+  await expect.poll(async () => (await stored(page, house)).plans.map(({ beginsAt }) => beginsAt)).toContain('18:30');
   await page.getByRole('button', { name: 'Create a private address' }).click();
   const address = await page.getByLabel('Private address').inputValue();
   const followed = await page.request.get(address);
