@@ -112,7 +112,7 @@ test('by keyboard only: the same journey', async ({ page, house }) => {
   await expect(page.getByText(/^No blocks yet\. Search/)).toBeVisible();
 
   // The shelf: slash, a word, Enter. Escape leaves the field.
-  for (const word of ['wrist circles', 'palm support', 'ball squeeze']) {
+  for (const word of ['wrist circles', 'ball squeeze', 'palm support']) {
     await page.keyboard.press('/');
     await page.keyboard.press('Control+a');
     await page.keyboard.type(word);

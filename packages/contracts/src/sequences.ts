@@ -1,5 +1,5 @@
 import { list, type Sequence, SEQUENCE, SEQUENCE_LIMITS, type SequenceChange, text } from '@clay-pot/core';
-import { SEQUENCE_TEXT_LENGTH, type Interpretation } from '@clay-pot/core/exchange';
+import { SEQUENCE_TEXT_LENGTH, type Interpretation, type TextFault } from '@clay-pot/core/exchange';
 import { IsId, IsText, IsYesNo } from './validation/fields.js';
 import { bodyOf, IsDocument } from './validation/is-document.js';
 
@@ -39,10 +39,13 @@ export class SequenceFilingInput {
   readonly isArchived: boolean;
 }
 
-/** What a text was read as, with what was taken for names that were not written to the letter. */
+/** What a text was read as, with what was taken for names that were not written to the letter, and the lines that were not understood. */
 export interface SequenceTextAnswer {
+  /** All that was understood. */
   document: Sequence;
   interpretations: readonly Interpretation[];
+  /** Lines that are not in the document, each with lines that could be meant. */
+  faults: readonly TextFault[];
 }
 
 /** A sequence in the list: its sums as they were when it was stored, and who was given it. */

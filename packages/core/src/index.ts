@@ -85,6 +85,7 @@ export { GRAVITY, kgFromN, newtonsFromKg } from './vocabulary/gravity.js';
 export { percent, placesOf, readNumber, shown } from './vocabulary/numbers.js';
 export { OWN_LOADS, type OwnLoadName } from './vocabulary/own-load.js';
 export { type Phase, PHASE_NAMES, PHASES } from './vocabulary/phases.js';
+export { phaseBetween } from './model/phase-between.js';
 export { type Equipment, EQUIPMENT, type Place, PLACE_OF, PLACES, type Posture, POSTURES } from './vocabulary/places.js';
 export { same } from './vocabulary/same.js';
 export {
@@ -198,6 +199,7 @@ export {
   neighbourLevel,
   USUAL_PHASE,
   usualWay,
+  writtenWay,
 } from './model/movement.js';
 export { isKilograms, withEffortSet, withOwnSet } from './model/effort-or-load.js';
 export { fittedTo, ownLoadsOf, ownValueOf, withOwnLoad } from './model/own-load.js';
@@ -220,6 +222,7 @@ export {
   BLOCK,
   BLOCK_LIMITS,
   inPhaseOrder,
+  phaseRuns,
   movementIdsOf,
   type Pacing,
   type Sequence,

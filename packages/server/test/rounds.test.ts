@@ -111,11 +111,13 @@ describe('plain text', () => {
   test.each(Object.entries(DEMO_SEQUENCES))('the sequence “%s” of the demo comes back from its text', async (_key, document: Sequence) => {
     const { text } = (await coach.ask<{ text: string }>('POST', '/sequences/write', document)).body;
     const { body } = await coach.ask<SequenceTextAnswer>('POST', '/sequences/read', { text });
-    expect(body).toEqual({ document: { ...document, pacing: document.pacing }, interpretations: [] });
+    expect(body).toEqual({ document: { ...document, pacing: document.pacing }, interpretations: [], faults: [] });
   });
 
-  test('what cannot be read is told by line and column with the nearest names, and nothing is stored', async () => {
+  test('what cannot be read is told beside what can, and of a text of nothing else by line and column', async () => {
     const before = (await coach.ask<unknown[]>('GET', '/sequences')).body.length;
+    const half = await coach.ask<SequenceTextAnswer>('POST', '/sequences/read', { text: 'T\nFloating anvils: 2x6\nPalm lift, plank: 2x6' });
+    expect([half.status, half.body.document.blocks.length, half.body.faults.map(({ line }) => line)]).toEqual([200, 1, [2]]);
     const { status, body } = await coach.ask<{ errors: unknown[] }>('POST', '/sequences/read', {
       text: 'T\n\nstrength\nPalm: 2x6\nPalm lift, plank: 2x6 soon',
     });

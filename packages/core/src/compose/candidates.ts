@@ -1,7 +1,6 @@
 import { viewOf } from '../effort/session-view.js';
 import type { Dose } from '../model/dose.js';
 import type { Movement } from '../model/movement.js';
-import { inPhaseOrder } from '../model/sequence.js';
 import { WORK } from '../rules/checks/block-views.js';
 import { failingHold } from '../rules/checks/failing-hold.js';
 import { unusualInDose } from '../rules/doses/usual-dose.js';
@@ -66,7 +65,7 @@ export function possibleFor(question: ComposeQuestion): PossibleShelf {
 export function lockedCandidates(composing: Composing): Candidate[] {
   const { locked = [], rounds, goal } = composing;
   if (locked.length === 0) return [];
-  const view = viewOf(examined(composing, inPhaseOrder(locked), rounds));
+  const view = viewOf(examined(composing, locked, rounds));
   return view.blocks.map(({ block, movement, level }, index) => ({
     ...candidateFor(possibleOf(view, { movement, level, dose: block.dose, phase: block.phase }, index), goal),
     key: block.id,

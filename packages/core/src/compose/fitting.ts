@@ -51,11 +51,24 @@ export function fitting(
 
 function asSequence(composing: Composing, chosen: readonly Candidate[]): Sequence {
   const { locked = [], rounds = [] } = composing;
-  const blocks = arranged(chosen, composing.method).map(
+  const ownOrder = inGivenOrder(composing, arranged(chosen, composing.method));
+  const blocks = ownOrder.map(
     (candidate) => locked.find(({ id }) => candidate.locked && id === candidate.key) ?? freshBlock(candidate, locked),
   );
   const inRounds = rounds.reduce(gathered, blocks);
   return { ...composing.frame, blocks: inRounds, ...(rounds.length > 0 && { rounds: [...rounds] }) };
+}
+
+/** What was in an order already keeps it among itself: what is locked, and what a sequence is fitted anew with. */
+function inGivenOrder({ locked = [], keep = [] }: Composing, order: readonly Candidate[]): Candidate[] {
+  const given = (candidate: Candidate) =>
+    candidate.locked
+      ? locked.findIndex(({ id }) => id === candidate.key)
+      : keep.findIndex(({ movementId, levelId }) => movementId === candidate.movement.id && levelId === candidate.level.id);
+  const isLockedOnly = keep.length === 0;
+  const isGiven = (candidate: Candidate) => (isLockedOnly ? candidate.locked === true : !candidate.locked) && given(candidate) >= 0;
+  const inOrder = order.filter(isGiven).toSorted((a, b) => given(a) - given(b));
+  return order.map((candidate) => (isGiven(candidate) ? must(inOrder.shift(), 'as many as there were') : candidate));
 }
 
 /** The blocks of a round stay together, in their own order, at the position of the first. */

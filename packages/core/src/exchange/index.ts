@@ -7,5 +7,12 @@ export * from './readings-file.js';
 export * from './sequence-file.js';
 export * from './sequence-schema.js';
 export { asStoredSequence, readStoredSequence } from './upgrade-sequence.js';
-export { readSequenceText, SEQUENCE_TEXT_LENGTH, type SequenceRead, type Interpretation, type TextFault } from './read-sequence-text.js';
+export {
+  type Interpretation,
+  readSequenceText,
+  SEQUENCE_TEXT_LENGTH,
+  type SequenceRead,
+  type TextFault,
+  type UnderstoodLine,
+} from './read-sequence-text.js';
 export { writeSequenceText } from './write-sequence-text.js';

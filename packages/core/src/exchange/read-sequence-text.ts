@@ -1,27 +1,32 @@
-import { plainName } from '../library/find-movements.js';
 import { checkSequence } from '../model/check-sequence.js';
-import { parseDose, ShorthandError } from '../model/dose-shorthand.js';
-import { checkFit } from '../model/fit.js';
+import { printDose } from '../model/dose-shorthand.js';
 import type { Method } from '../model/method.js';
-import { USUAL_PHASE, usualWay } from '../model/movement.js';
+import { type Level, type Movement, USUAL_PHASE } from '../model/movement.js';
+import { phaseBetween } from '../model/phase-between.js';
 import type { Round } from '../model/round.js';
-import { type Block, inPhaseOrder, type Sequence, SEQUENCE, SEQUENCE_LIMITS, USUAL_PACING } from '../model/sequence.js';
+import { type Block, type Sequence, SEQUENCE, SEQUENCE_LIMITS, USUAL_PACING } from '../model/sequence.js';
+import { WORK } from '../rules/checks/block-views.js';
 import { checkMutes } from '../rules/checks/check-mutes.js';
 import { compileTimeline } from '../timeline/compile-timeline.js';
+import { same } from '../vocabulary/same.js';
 import { sentence } from '../vocabulary/fault.js';
 import { faultsOf } from '../vocabulary/faults.js';
-import type { Phase } from '../vocabulary/phases.js';
-import { SESSION_TESTS, type SessionTest } from '../vocabulary/session-tests.js';
-import { type HeadField, readLine, type TextLine } from './text-lines.js';
-import { namedLevel, type Names } from './text-names.js';
+import { type Phase, PHASES } from '../vocabulary/phases.js';
+import { type Above, type BlockInLine, blocksInLine, isBlockLine } from './block-in-line.js';
+import { dosePhrasesIn } from './dose-phrases.js';
+import { HEADS } from './text-heads.js';
+import { type HeadField, phasePrefix, readLine, type TextLine } from './text-lines.js';
+import type { Names } from './text-names.js';
 
-/** A fault in a text: its position, what would be right, and the nearest names. */
+/** A line that was not understood: its position, what would be right, and what could be meant. */
 export interface TextFault {
   /** 1-based. */
   readonly line: number;
   readonly column: number;
   readonly message: string;
   readonly nearest: readonly string[];
+  /** Lines that may take its place. */
+  readonly choices: readonly string[];
 }
 
 /** What was read from words that weren’t exact: reported, so that nobody is surprised. */
@@ -31,11 +36,23 @@ export interface Interpretation {
   readonly took: string;
 }
 
-/** A text as it was read: the sequence, or what keeps it from being one. */
+/** A text as it was read. What was not understood stands beside what was: nothing is refused whole. */
 export interface SequenceRead {
+  /** All that was understood; null where that is no block at all, or no sound sequence. */
   readonly document: Sequence | null;
   readonly interpretations: readonly Interpretation[];
+  /** Lines that were not understood; all others are in the document. */
   readonly faults: readonly TextFault[];
+  /** What each block’s line was read as, in the words of the editor. */
+  readonly understood: readonly UnderstoodLine[];
+}
+
+/** A line as it was read. */
+export interface UnderstoodLine {
+  readonly line: number;
+  readonly text: string;
+  /** Whether it was written to the letter. */
+  readonly isExact: boolean;
 }
 
 /** What a text is read with. */
@@ -48,8 +65,8 @@ export const SEQUENCE_TEXT_LENGTH = 60_000;
 const UNNAMED = 'Sequence without a title';
 
 /**
- * Reads a sequence from plain text: `docs/format.md` has the grammar. Names are found as in the search; what was taken for them is said. Nothing is read by
- * halves: with any fault there is no document.
+ * Reads a sequence from plain text, in the order in which it is written: `docs/format.md` has the grammar. Lines are read as people write them, to the letter or
+ * not; what was taken for them is said, and a line that could mean several things or none is told with what it could be, while all others stay.
  */
 export function readSequenceText(text: string, reading: Reading): SequenceRead {
   const reader = new TextReader(reading);
@@ -58,25 +75,50 @@ export function readSequenceText(text: string, reading: Reading): SequenceRead {
 }
 
 type Growing = { -readonly [K in keyof Block]: Block[K] };
+type SaidBlock = Extract<TextLine, { kind: 'block' }>;
+type GrowingRound = { -readonly [K in keyof Omit<Round, 'blockIds'>]: Round[K] } & { blockIds: string[] };
 
 class TextReader {
   private readonly blocks: Growing[] = [];
   private readonly lineOf = new Map<string, number>();
-  private readonly rounds: (Omit<Round, 'blockIds'> & { blockIds: string[] })[] = [];
+  /** Blocks that stand under no phase. */
+  private readonly unplaced = new Map<string, { readonly movement: Movement; readonly level: Level }>();
+  private readonly rounds: GrowingRound[] = [];
   private readonly interpretations: Interpretation[] = [];
   private readonly faults: TextFault[] = [];
+  private readonly understood: UnderstoodLine[] = [];
   private head: Partial<Sequence> = {};
   private phase: Phase | null = null;
   private isInRound = false;
   private breakS: number | undefined;
   private hasBegun = false;
+  /** Remarks that stand above the first block. */
+  private early: string[] = [];
+  /** The movement of the line above, where it had no dose. */
+  private undosed: Above | null = null;
+  /** Blocks before this one belong to what stands above the last gap. */
+  private groupStart = 0;
 
   constructor(private readonly reading: Reading) {}
 
   line(text: string, line: number): void {
+    if (text.length > LINE_LENGTH) return this.fault(line, 1, `This line is longer than ${LINE_LENGTH} characters. Split it.`);
+    const prefixed = phasePrefix(text);
+    if (prefixed) {
+      this.take({ kind: 'phase', phase: prefixed.phase }, line);
+      this.hasBegun = true;
+      return this.line(prefixed.rest, line);
+    }
     const said = readLine(text, !this.hasBegun);
+    // A first line that names a movement is one: a title like that says that it is a title.
+    const isNamed =
+      !this.hasBegun &&
+      said.kind === 'head' &&
+      said.field === 'title' &&
+      !/^title\s*:/i.test(text.trim()) &&
+      isBlockLine(said.value, this.reading);
     if (said.kind !== 'blank') this.hasBegun = true;
-    this.take(said, line);
+    this.take(isNamed ? readLine(text, false) : said, line);
   }
 
   private take(said: TextLine, line: number): void {
@@ -96,86 +138,192 @@ class TextReader {
         return this.addTo(said, line);
       case 'block':
         return this.block(said, line);
+      case 'repeat':
+        return this.repeat(said.times, line);
+      case 'other side':
+        return this.otherSide(line);
+      case 'at once':
+        return this.remark('straight into the next one');
       case 'wrong':
         return this.fault(line, said.column, said.message);
       default:
         // A blank line, the end of the rounds and a new phase all close a round that has begun.
-        if (this.rounds.at(-1)?.blockIds.length) this.isInRound = false;
+        if (this.rounds.at(-1)?.blockIds.length) this.closeRound();
+        this.groupStart = this.blocks.length;
         if (said.kind === 'phase') this.phase = said.phase;
     }
   }
 
-  private fault(line: number, column: number, message: string, nearest: readonly string[] = []): void {
-    this.faults.push({ line, column, message, nearest });
+  private fault(line: number, column: number, message: string, nearest: readonly string[] = [], choices: readonly string[] = []): void {
+    this.faults.push({ line, column, message, nearest, choices });
+  }
+
+  /** A rest at the end of a round is the one between its turns. */
+  private closeRound(): void {
+    const round = this.rounds.at(-1);
+    if (this.isInRound && round && this.breakS !== undefined) {
+      round.restS = this.breakS;
+      this.breakS = undefined;
+    }
+    this.isInRound = false;
+  }
+
+  /** What stands above since the last gap is taken in turn, several times. */
+  private repeat(times: number, line: number): void {
+    const blockIds = this.blocks.slice(this.groupStart).map(({ id }) => id);
+    if (blockIds.length === 0 || this.isInRound) return this.fault(line, 1, 'Put the movements to repeat above this line.');
+    this.openRound({ kind: 'rounds', times, restS: 0 }, line);
+    this.rounds.at(-1)?.blockIds.push(...blockIds);
+    this.closeRound();
+  }
+
+  /** The block that a line with nothing but a dose says anew. */
+  private dropLast(): void {
+    const last = this.blocks.pop();
+    if (!last) return;
+    this.understood.pop();
+    this.unplaced.delete(last.id);
+    if (last.note) this.early.unshift(last.note);
+    if (last.breakS !== undefined) this.breakS = last.breakS;
+    const round = this.rounds.at(-1);
+    if (round?.blockIds.at(-1) === last.id) round.blockIds.pop();
+  }
+
+  private otherSide(line: number): void {
+    const last = this.blocks.at(-1);
+    const movement = this.reading.shelf.find(({ id }) => id === last?.movementId);
+    if (!last || !movement) return this.fault(line, 1, 'Put a movement above this line: there is none to do on the other side.');
+    const sides = last.dose.sides === 'right' ? 'right-then-left' : 'left-then-right';
+    if (last.dose.sides === 'together' && !movement.sides.includes(sides)) return this.remark('other side');
+    if (movement.sides.includes(sides)) last.dose = { ...last.dose, sides };
+  }
+
+  /** A remark of the coach stays with the block above it; above the first block it waits for that one. */
+  private remark(text: string): void {
+    const last = this.blocks.at(-1);
+    if (last) last.note = [last.note, text].filter(Boolean).join('; ').slice(0, SEQUENCE_LIMITS.noteLength);
+    else this.early.push(text);
   }
 
   private takeHead(field: HeadField, value: string, line: number, column: number): void {
-    const read = HEADS[field](value, this.reading, this.head);
+    const read = HEADS[field](value, this.reading.methods, this.head);
     if (typeof read === 'string') this.fault(line, column, read);
     else this.head = { ...this.head, ...read };
   }
 
   private openRound({ times, restS, change }: Extract<TextLine, { kind: 'rounds' }>, line: number): void {
+    this.closeRound();
     const id = `round-${this.rounds.length + 1}`;
     this.lineOf.set(id, line);
-    this.rounds.push({ id, blockIds: [], times, restS, ...(change && { change }) });
+    this.rounds.push({ id, blockIds: [], times: times ?? BY_SETS, restS, ...(change && { change }) });
     this.isInRound = true;
+  }
+
+  /** Rounds without a number go as often as their blocks have sets, one set each; a round of nothing is none. */
+  private counted(): void {
+    for (const round of this.rounds) {
+      if (round.times !== BY_SETS) continue;
+      const mine = this.blocks.filter(({ id }) => round.blockIds.includes(id));
+      const sets = Math.max(1, ...mine.map(({ dose }) => dose.sets));
+      round.times = Math.max(2, sets);
+      for (const block of mine) if (block.dose.sets === sets && !block.dose.then) block.dose = { ...block.dose, sets: 1, restS: 0 };
+    }
+    for (const { id, blockIds } of this.rounds) {
+      if (blockIds.length === 0) this.fault(this.lineOf.get(id) ?? 1, 1, 'Put the movements of this round below it, a line each.');
+    }
+    this.rounds.splice(0, this.rounds.length, ...this.rounds.filter(({ blockIds }) => blockIds.length > 0));
   }
 
   private addTo(said: Extract<TextLine, { kind: 'look' | 'note' }>, line: number): void {
     const last = this.blocks.at(-1);
-    if (!last) return this.fault(line, 1, 'Put a movement above this line: there is none it could belong to.');
-    if (said.kind === 'look') last.lookAgain = said.stops;
-    else if (said.text !== '') last.note = said.text;
+    if (said.kind === 'note') {
+      if (said.text !== '') this.remark(said.text);
+    } else if (last) last.lookAgain = said.stops;
+    else this.fault(line, 1, 'Put a movement above this line: there is none it could belong to.');
   }
 
-  private block({ name, column, dose, doseColumn }: Extract<TextLine, { kind: 'block' }>, line: number): void {
-    const found = namedLevel(name, this.reading);
-    if ('message' in found) return this.fault(line, column, found.message, found.nearest);
-    const { movement, level, isExact } = found;
-    if (!isExact) this.interpretations.push({ line, wrote: name, took: `${movement.name}, ${level.name}` });
-    const id = `b${this.blocks.length + 1}`;
-    const phase = this.phase ?? USUAL_PHASE[movement.family];
-    const block: Growing = { id, phase, movementId: movement.id, levelId: level.id, dose: level.dose };
-    if (dose === null) this.interpretations.push({ line, wrote: name, took: 'the level’s usual dose' });
-    else {
-      try {
-        block.dose = parseDose(dose, usualWay(movement));
-      } catch (error) {
-        if (!(error instanceof ShorthandError)) throw error;
-        return this.fault(line, doseColumn + Math.max(0, error.at), error.message);
-      }
-      const misfit = checkFit(block.dose, movement, level)[0];
-      if (misfit) this.fault(line, doseColumn, sentence(misfit));
+  private block(said: SaidBlock, line: number): void {
+    if (/[a-z]\s*:$/i.test(said.text) && said.dose === '' && !/\d/.test(said.text)) {
+      this.early.push(said.text.replace(/\s*:$/, ''));
+      return;
     }
+    const read = blocksInLine(said, this.reading, this.undosed);
+    if ('message' in read) {
+      if (read.choices.length === 0 && isRemark(said.text)) return this.remark(said.text);
+      return this.fault(line, read.column, read.message, read.nearest, read.choices);
+    }
+    // A dose alone says anew what the line above did not say.
+    if (this.undosed !== null && dosePhrasesIn(said.text).clauses.length === 0) this.dropLast();
+    this.undosed = null;
+    for (const each of read) this.push(each, said, line);
+  }
+
+  private push({ movement, level, dose, note, isExact }: BlockInLine, said: SaidBlock, line: number): void {
+    const id = `b${this.blocks.length + 1}`;
+    const isUsual = same(dose, level.dose);
+    if (this.phase === null) this.unplaced.set(id, { movement, level });
+    const block: Growing = { id, phase: this.phase ?? USUAL_PHASE[movement.family], movementId: movement.id, levelId: level.id, dose };
+    const remarks = [...this.early.splice(0), note].filter(Boolean);
+    if (remarks.length > 0) block.note = remarks.join('; ').slice(0, SEQUENCE_LIMITS.noteLength);
     if (this.breakS !== undefined) block.breakS = this.breakS;
     this.breakS = undefined;
     this.blocks.push(block);
     this.lineOf.set(id, line);
     if (this.isInRound) this.rounds.at(-1)?.blockIds.push(id);
+    if (isUsual) this.undosed = { movement, level };
+    const wrote = said.name;
+    if (!isExact) this.interpretations.push({ line, wrote, took: `${movement.name}, ${level.name}` });
+    if (said.dose === null && isUsual) this.interpretations.push({ line, wrote, took: 'the level’s usual dose' });
+    this.understood.push({ line, text: `${movement.name}, ${level.name}: ${printDose(dose)}${note && ` (${note})`}`, isExact });
   }
 
   ended(): SequenceRead {
-    const { faults, interpretations } = this;
+    const { faults, interpretations, understood } = this;
     if (!this.hasBegun) this.fault(1, 1, 'The text is empty. Start with a title, then write one movement per line.');
-    if (faults.length > 0) return { document: null, interpretations: interpretations, faults };
-    const blocks = inPhaseOrder(this.blocks);
+    this.closeRound();
+    this.counted();
+    if (this.blocks.length === 0 && faults.length > 0) return { document: null, interpretations, faults, understood };
+    const blocks = this.placed();
     const draft: Sequence = { title: UNNAMED, purpose: '', budgetMin: 1, pacing: USUAL_PACING, ...this.head, blocks };
     const document = this.rounds.length > 0 ? { ...draft, rounds: this.rounds } : draft;
     const lookup = (id: string) => this.reading.shelf.find((movement) => movement.id === id);
     const shape = faultsOf(SEQUENCE, document);
     const wrong = shape.length > 0 ? shape : [...checkSequence(document, lookup), ...checkMutes(document)];
     for (const fault of wrong) this.fault(this.placeOf(fault.pointer, document), 1, sentence(fault));
-    if (faults.length > 0) return { document: null, interpretations: interpretations, faults };
+    if (wrong.length > 0) return { document: null, interpretations, faults, understood };
     if (this.head.title === undefined) interpretations.push({ line: 1, wrote: '', took: UNNAMED });
-    if (this.head.budgetMin !== undefined) return { document, interpretations: interpretations, faults };
+    if (this.head.budgetMin !== undefined) return { document, interpretations, faults, understood };
     const minutes = Math.max(1, Math.ceil(compileTimeline(document, lookup).durationMs / 60_000));
     const budgetMin = Math.min(SEQUENCE_LIMITS.budgetMin.max, minutes);
     return {
       document: { ...document, budgetMin },
       interpretations: [...interpretations, { line: 1, wrote: '', took: `${budgetMin} min, as long as it takes` }],
       faults,
+      understood,
     };
+  }
+
+  /** Blocks in the order of their lines; what stands under no phase gets the one that fits there. What is taken in rounds is in one phase. */
+  private placed(): Block[] {
+    let before: Phase | undefined;
+    this.blocks.forEach((block, index) => {
+      const free = this.unplaced.get(block.id);
+      const round = this.rounds.find(({ blockIds }) => blockIds.includes(block.id));
+      const isInside = round !== undefined && round.blockIds[0] !== block.id;
+      if (free) {
+        const later = this.blocks.slice(index + 1).map(({ phase }) => phase);
+        const work = later.filter((phase) => WORK.includes(phase));
+        const loadFollows = work.length > 0;
+        // What works later keeps its own phase: a plank before palm lifts is strength work, not the skill after it.
+        const after = loadFollows ? PHASES.find((phase) => work.includes(phase)) : undefined;
+        const mates = round ? this.blocks.filter(({ id }) => round.blockIds.includes(id)) : [];
+        const loaded = mates.find(({ phase }) => WORK.includes(phase)) ?? block;
+        const named = this.unplaced.get(loaded.id) ?? free;
+        block.phase = isInside && before ? before : phaseBetween(named.movement, named.level, { before, after, loadFollows });
+      }
+      before = block.phase;
+    });
+    return this.blocks;
   }
 
   /** The line that a pointer into the document means. */
@@ -186,37 +334,10 @@ class TextReader {
   }
 }
 
-/** Seconds with or without their unit. */
-const PACING_LINE = /^ready (\d+)(?: ?s)?, announce (\d+)(?: ?s)?, change (\d+)(?: ?s)?, breathe (\d+(?:\.5)?)-(\d+(?:\.5)?)(?: ?s)?$/i;
-
-type Head = (value: string, reading: Reading, before: Partial<Sequence>) => Partial<Sequence> | string;
-
-/** What each line above the blocks says; a sentence where it says nothing that is known. */
-const HEADS: Record<HeadField, Head> = {
-  title: (title) => ({ title }),
-  purpose: (purpose) => ({ purpose }),
-  method: (value, { methods }) => {
-    const method = methods.find(({ id, name }) => id === value || plainName(name) === plainName(value));
-    return method ? { methodId: method.id } : `There is no method “${value}”. Use ${methods.map(({ name }) => name).join(', ')}.`;
-  },
-  pacing: (value) => {
-    const read = PACING_LINE.exec(value);
-    if (!read) return 'Write pacing like this: ready 10, announce 5, change 3, breathe 4-6.';
-    const [readyS = 0, announceS = 0, changeSidesS = 0, breathInS = 0, breathOutS = 0] = read.slice(1).map(Number);
-    return { pacing: { readyS, announceS, changeSidesS, breathInS, breathOutS } };
-  },
-  tested: (value) => {
-    const tests = value.split(',').map((test) => test.trim());
-    const unknown = tests.find((test) => !SESSION_TESTS.some((ids) => ids === test));
-    return unknown === undefined
-      ? { tests: tests as SessionTest[] }
-      : `“${unknown}” can’t be tested before and after. Use ${SESSION_TESTS.join(', ')}.`;
-  },
-  muted: (value, _reading, { mutes = [] }) => {
-    const [check = '', ...reason] = value.split(',');
-    const wording = reason.join(',').trim();
-    return wording === ''
-      ? 'Mute a check with a reason, like this: muted: thumb-forgotten, on its own day.'
-      : { mutes: [...mutes, { check: check.trim(), reason: wording }] };
-  },
-};
+/** The longest line that is read. */
+const LINE_LENGTH = 600;
+/** Stands for the number of times that the sets of a round say. */
+const BY_SETS = 0;
+/** A sentence of so many words that names no movement is a remark. */
+const REMARK_WORDS = 5;
+const isRemark = (text: string): boolean => !/\d/.test(text) && (text.split(/\s+/).length >= REMARK_WORDS || /[.!]$/.test(text));

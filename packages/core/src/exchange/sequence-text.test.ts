@@ -7,7 +7,7 @@ import { LIBRARY, movementFinder, shippedMethod, shippedMovement } from '../libr
 import { METHODS } from '../library/methods.js';
 import { parseDose, printDose } from '../model/dose-shorthand.js';
 import { usualWay } from '../model/movement.js';
-import { type Block, inPhaseOrder, type Sequence, USUAL_PACING } from '../model/sequence.js';
+import { type Block, type Sequence, USUAL_PACING } from '../model/sequence.js';
 import { PHASES } from '../vocabulary/phases.js';
 import { readSequenceText } from './read-sequence-text.js';
 import { decodeSequence } from './sequence-file.js';
@@ -81,27 +81,48 @@ describe('a sequence as plain text', () => {
     ]);
   });
 
-  test('without phases movements stand where they usually do', () => {
+  test('without phases movements stay in their order, in the phase that fits there', () => {
     const { document } = read('Mixed\nPalm support, plank: 1x20s\nWrist circles, arm forward, fist: 1x3 L,R <>');
-    expect(document?.blocks.map(({ phase }) => phase)).toEqual(['prepare', 'skill']);
+    expect(document?.blocks.map(({ movementId, phase }) => [movementId, phase])).toEqual([
+      ['bearing.palm-support', 'skill'],
+      ['free.wrist-circles', 'settle'],
+    ]);
+  });
+
+  test('the written order is kept under any headings, and a phase may come twice', () => {
+    const text = 'Twice\nWarm-up\nWrist circles: 1x5\nStrength\nPalm lift: 1x5\nWarm-up\nFinger waves: 1x5\nStrength\nFist rolls: 1x5';
+    expect(read(text).document?.blocks.map(({ movementId, phase }) => `${phase} ${movementId}`)).toEqual([
+      'prepare free.wrist-circles',
+      'strength strength.palm-lift',
+      'prepare free.finger-waves',
+      'strength rock.fist-rolls',
+    ]);
+  });
+
+  test('a second side or direction is never added unasked', () => {
+    const { document } = read('T\nWrist circles: 1x10\nWrist curl, supported, light: 2x10\nWrist circles: 1x10 <>');
+    expect(document?.blocks.map(({ dose: { sides, directions } }) => [sides, directions])).toEqual([
+      ['together', 'first'],
+      ['together', 'none'],
+      ['together', 'each'],
+    ]);
   });
 
   test.each<[string, string, number, number, string, string]>([
     ['an unknown movement', 'T\nprepare\n  Floating anvils: 1x8', 3, 3, 'There is no movement “Floating anvils”', ''],
-    ['a name that could be several', 'T\nPalm: 1x8', 2, 1, 'Choose one of these', 'Palm lift'],
+    ['a name that could be several', 'T\nPalm: 1x8', 2, 1, 'Choose one', 'Palm'],
     ['an unknown level', 'T\nPalm lift, on the moon: 1x8', 2, 1, 'has no level “on the moon”', 'All fours'],
     ['a part of a dose', 'T\nPalm lift, all fours: 2x6 hard rest40', 2, 27, 'Can’t read “hard” in a dose', ''],
     ['a dose that does not fit', 'T\nPalm lift, all fours: 2x6br', 2, 23, 'is dosed in', ''],
     ['a load that it has no place for', 'T\nPalm lift, all fours: 2x6 12kg', 2, 23, 'has no weight to set', ''],
     ['a change of rounds', 'T\nstrength\n3 rounds, rest 60, twice:\nPalm lift, plank: 1x6', 3, 20, '“twice” isn’t part of a round', ''],
     ['too many rounds', 'T\nstrength\n30 rounds:\nPalm lift, plank: 1x6', 3, 1, 'within 2–10 rounds', ''],
-    ['ids of neighbouring blocks', 'T\nstrength\n3 rounds:', 3, 1, 'ids of neighbouring blocks', ''],
+    ['a round of nothing', 'T\nstrength\n3 rounds:', 3, 1, 'movements of this round below it', ''],
     ['an unknown method', 'T\nmethod: Iron and fire\nPalm lift, plank: 1x6', 2, 9, 'There is no method “Iron and fire”', ''],
     ['an unknown check', 'T\nunheeded: gravity, no\nPalm lift, plank: 1x6', 1, 1, 'gravity', ''],
     ['nothing', '  \n ', 1, 1, 'The text is empty', ''],
   ])('%s is told with its line and column', (_what, text, line, column, words, nearest) => {
-    const { document, faults } = read(text);
-    expect(document).toBeNull();
+    const { faults } = read(text);
     expect(faults[0]).toMatchObject({ line, column });
     expect(faults[0]!.message).toContain(words);
     expect(faults[0]!.nearest.join()).toContain(nearest);
@@ -160,17 +181,15 @@ describe('a sequence as plain text', () => {
         fc.nat(9),
         fc.constantFrom(undefined, { levels: -1 }, { fasterPercent: -20, morePercent: 50, levels: 2 }),
         (any, title, at, change) => {
-          const blocks = inPhaseOrder(
-            any.map(({ level, breakS, note, looks, ...block }, index) => ({
-              ...block,
-              id: `x${index}`,
-              levelId: level.id,
-              dose: level.dose,
-              ...(breakS !== undefined && { breakS }),
-              ...(note !== undefined && { note }),
-              ...(looks && { lookAgain: ['after' as const] }),
-            })),
-          );
+          const blocks = any.map(({ level, breakS, note, looks, ...block }, index): Block => ({
+            ...block,
+            id: `x${index}`,
+            levelId: level.id,
+            dose: level.dose,
+            ...(breakS !== undefined && { breakS }),
+            ...(note !== undefined && { note }),
+            ...(looks && { lookAgain: ['after' as const] }),
+          }));
           const mine = blocks.slice(at, at + 2).filter(({ phase }) => phase === blocks[at]?.phase);
           const rounds = [{ id: 'r', blockIds: mine.map(({ id }) => id), times: 2, restS: 30, ...(change && { change }) }];
           const sequence: Sequence = {
@@ -205,7 +224,7 @@ describe('a sequence as plain text', () => {
 
 test('rounds out of their bounds are told of where they are written, and pacing takes its unit', () => {
   expect(read('Many\nload\n11 rounds:\n  Palm lift, all fours: 1x5').faults).toEqual([
-    { line: 3, column: 1, message: 'Rounds must be within 2–10 rounds, not 11.', nearest: [] },
+    { line: 3, column: 1, message: 'Rounds must be within 2–10 rounds, not 11.', nearest: [], choices: [] },
   ]);
   const { document } = read('Quick\npacing: ready 3 s, announce 2 s, change 3 s, breathe 4-6 s\nPalm lift, all fours: 1x5');
   expect(document?.pacing).toMatchObject({ readyS: 3, announceS: 2, changeSidesS: 3 });

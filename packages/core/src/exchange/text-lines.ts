@@ -8,7 +8,12 @@ export type TextLine =
   | { readonly kind: 'head'; readonly field: HeadField; readonly value: string; readonly column: number }
   | { readonly kind: 'minutes'; readonly minutes: number }
   | { readonly kind: 'phase'; readonly phase: Phase }
-  | { readonly kind: 'rounds'; readonly times: number; readonly restS: number; readonly change?: RoundChange }
+  /** Without a number of times as often as its blocks have sets. */
+  | { readonly kind: 'rounds'; readonly times: number | null; readonly restS: number; readonly change?: RoundChange }
+  /** What stands above since the last gap, several times over. */
+  | { readonly kind: 'repeat'; readonly times: number }
+  | { readonly kind: 'other side' }
+  | { readonly kind: 'at once' }
   | { readonly kind: 'end of rounds' }
   | { readonly kind: 'break'; readonly breakS: number }
   | { readonly kind: 'look'; readonly stops: readonly LookStop[] }
@@ -19,6 +24,8 @@ export type TextLine =
       readonly column: number;
       readonly dose: string | null;
       readonly doseColumn: number;
+      /** All of the line, as it is read where name and dose are not written one after the other. */
+      readonly text: string;
     }
   | { readonly kind: 'wrong'; readonly column: number; readonly message: string };
 
@@ -32,31 +39,80 @@ const FORMER_FIELDS: Readonly<Record<string, HeadField>> = { measured: 'tested',
 
 const HEAD = new RegExp(`^(${[...HEAD_FIELDS, ...Object.keys(FORMER_FIELDS)].join('|')})\\s*:\\s*(.*)$`, 'i');
 const MINUTES = /^(?:minutes\s*:\s*)?(\d+)\s*(?:min|minutes?)?$/i;
+/** What phases are called as well. */
+const ALSO_CALLED: Readonly<Record<Phase, readonly string[]>> = {
+  prepare: ['warmup', 'preparation', 'prep', 'wake up', 'activation'],
+  range: ['mobility', 'stretching', 'stretches', 'stretch', 'range of motion'],
+  load: ['loading', 'prehab', 'isometrics'],
+  strength: ['main', 'main part', 'main set', 'main work', 'work', 'strengthening', 'strength work'],
+  skill: ['skills', 'practice', 'skill work'],
+  settle: ['cooldown', 'finish', 'recovery', 'wind down', 'afterwards'],
+};
 /** Phases by their names and ids, as they are typed. */
 const PHASE_OF = new Map(
   PHASES.flatMap((phase) =>
-    [phase, PHASE_NAMES[phase], PHASE_NAMES[phase].replace('-', ' ')].map((name) => [name.toLowerCase(), phase] as const),
+    [phase, PHASE_NAMES[phase], PHASE_NAMES[phase].replace('-', ' '), ...ALSO_CALLED[phase]].map(
+      (name) => [name.toLowerCase(), phase] as const,
+    ),
   ),
 );
-const ROUNDS = /^(\d+)\s*(?:rounds?|x rounds?|times)\b\s*,?\s*(.*?):?$/i;
-const BREAK = /^break\s+(\d+)\s*(?:s|sec|seconds)?$/i;
+const COUNTS: Readonly<Record<string, number>> = { one: 1, two: 2, three: 3, four: 4, five: 5, six: 6 };
+const COUNT = String.raw`(\d+|${Object.keys(COUNTS).join('|')})`;
+const ROUNDS = new RegExp(String.raw`^${COUNT}\s*(?:x\s*)?(?:rounds?|times|sets)\b(?:\s+of\b)?\s*,?\s*(.*?):?$`, 'i');
+const CIRCUIT = new RegExp(
+  String.raw`^(?:superset|circuit|round)s?\b\s*(?:[x×]\s*${COUNT}|${COUNT}\s*(?:x|times|rounds?|sets))?\s*,?\s*(.*?):?$`,
+  'i',
+);
+const REPEAT = new RegExp(
+  String.raw`^(?:repeat|do\s+(?:this|all\s+of\s+this|it))(?:\s+(?:all|the\s+(?:round|circuit|block)))?\s*(?:[x×]\s*)?${COUNT}\s*(?:x|times|rounds?)?\.?$`,
+  'i',
+);
+const OTHER_SIDE =
+  /^(?:then\s+)?(?:(?:the\s+|and\s+)?other\s+(?:side|hand|arm)|(?:repeat|same)\s+(?:on\s+)?(?:the\s+)?other\s+(?:side|hand|arm)|(?:switch|change|swap)\s+(?:sides?|hands?)(?:\s+and\s+repeat)?)\.?$/i;
+const AT_ONCE = /^(?:at once|straight (?:in)?to|no rest|without (?:a )?(?:rest|break)|immediately)\s*[:.]?$/i;
+const SECONDS = String.raw`(\d+:\d{2}|\d+(?:\.\d+)?)\s*(s|secs?|seconds?|min|mins|minutes?)?`;
+const BREAK = new RegExp(
+  String.raw`^(?:break|rest|pause|recover(?:y)?)\b\s*(?:of|for|:)?\s*${SECONDS}(?:\s+(?:in\s+)?between(?:\s+\w+)?)?\.?$`,
+  'i',
+);
+const BREAK_AFTER = new RegExp(String.raw`^${SECONDS}\s*(?:break|rest|pause|recovery)\.?$`, 'i');
+/** What stands before the movement in the lines that people send: bullets, numbers, boxes. */
+const BULLET = /^\s*(?:[-*•·▪◦‣]+\s+|\[[ x]?\]\s*|\(?\d{1,2}[.)]\s+|[a-hA-H][.)]\s+)+/;
 const LOOK = /^(?:recheck|look again)\s*:\s*(.+)$/i;
 const NOTE = /^note\s*:\s*(.*)$/i;
+/** Remarks of a coach that are kept as they are. */
+const REMARK =
+  /^(?:\((.+)\)|((?:skip|stop|ease|leave out|drop|only)\b[^:]*\bif\b.*|(?:option(?:al)?|or|tip|cues?|focus|careful|remember|progression|regression|easier|harder)\b\s*:.*))$/i;
 
 const fieldOf = (name: string): HeadField => FORMER_FIELDS[name] ?? (name as HeadField);
 
 /** Reads one line. @param isFirst a first line that is nothing else is the title */
 export function readLine(line: string, isFirst: boolean): TextLine {
-  const text = line.trim();
-  const column = line.length - line.trimStart().length + 1;
+  const text = line.replace(BULLET, '').trim();
+  const column = line.length - line.replace(BULLET, '').trimStart().length + 1;
   if (text === '') return { kind: 'blank' };
   return (
     readHead(text, column) ??
     readTurn(text, column) ??
     readStop(text, column) ??
-    (isFirst && !text.includes(':') ? { kind: 'head', field: 'title', value: text, column } : readBlock(text, column))
+    (isFirst && !text.includes(':') && !looksLikeDose(line)
+      ? { kind: 'head', field: 'title', value: text, column }
+      : readBlock(text, column))
   );
 }
+
+/** A phase with what follows it in its line: “Warm-up: wrist circles 10 each way”. */
+export function phasePrefix(line: string): { readonly phase: Phase; readonly rest: string } | null {
+  const [, name = '', rest = ''] = /^[\s#*_-]*([a-z][a-z -]*?)[*_]*\s*(?:\(\d+\s*min(?:utes?)?\))?\s*:[*_]*\s+(\S.*)$/i.exec(line) ?? [];
+  const phase = PHASE_OF.get(name.trim().toLowerCase());
+  return phase === undefined || /^\d+\s*min(?:utes?)?$/i.test(rest) ? null : { phase, rest };
+}
+
+/** Whether a first line is a movement already: it has a bullet, or sets or an amount. */
+const looksLikeDose = (line: string): boolean =>
+  BULLET.test(line) ||
+  /\d\s*(?:x|×|sets?\b|reps?\b|times\b|s\b|sec|min(?:ute)?s?\b(?!\s*$)|breaths?\b|each\b|per\b|%|circles?\b)/i.test(line) ||
+  /\bx\s*\d/i.test(line);
 
 /** A field, a phase or the minutes. */
 function readHead(text: string, column: number): TextLine | null {
@@ -65,7 +121,14 @@ function readHead(text: string, column: number): TextLine | null {
     const value = head[2] ?? '';
     return { kind: 'head', field: fieldOf(head[1].toLowerCase()), value, column: column + text.length - value.length };
   }
-  const phase = PHASE_OF.get(text.replace(/^#*\s*|\s*:?$/g, '').toLowerCase());
+  const phase = PHASE_OF.get(
+    text
+      .replace(/^[#*_\s]+|[*_\s:]+$/g, '')
+      .replace(/\s*\(?\d+\s*min(?:utes?)?\)?$/i, '')
+      .replace(/:$/, '')
+      .trim()
+      .toLowerCase(),
+  );
   if (phase !== undefined) return { kind: 'phase', phase };
   const minutes = MINUTES.exec(text)?.[1];
   return minutes !== undefined && /min/i.test(text) ? { kind: 'minutes', minutes: Number(minutes) } : null;
@@ -73,11 +136,32 @@ function readHead(text: string, column: number): TextLine | null {
 
 function readTurn(text: string, column: number): TextLine | null {
   if (/^end of rounds\.?$/i.test(text)) return { kind: 'end of rounds' };
-  const rounds = ROUNDS.exec(text);
+  const repeat = REPEAT.exec(text);
+  if (repeat) return { kind: 'repeat', times: countOf(repeat[1]) };
+  const circuit = CIRCUIT.exec(text);
+  const rounds = circuit ?? ROUNDS.exec(text);
   if (!rounds) return null;
-  const how = readHow(rounds[2] ?? '');
-  if ('message' in how) return { kind: 'wrong', column: column + text.indexOf(how.part), message: how.message };
-  return { kind: 'rounds', times: Number(rounds[1]), ...how };
+  const [times, said = ''] = circuit ? [rounds[1] ?? rounds[2], rounds[3]] : [rounds[1], rounds[2]];
+  const how = readHow(said);
+  const isWrong = 'message' in how;
+  // “3 sets of 10 palm lifts” is a movement, not the beginning of a round.
+  const isOfSets = /\bsets\b/i.test(text) && !circuit;
+  if (!text.endsWith(':') && (isOfSets || (circuit && isWrong))) return null;
+  if (isWrong) return { kind: 'wrong', column: column + text.indexOf(how.part), message: how.message };
+  return { kind: 'rounds', times: times === undefined ? null : countOf(times), ...how };
+}
+
+const countOf = (word = '1'): number => COUNTS[word.toLowerCase()] ?? Number(word);
+
+const REST_BETWEEN = new RegExp(
+  String.raw`^(?:(?:with\s+)?rest\s*${SECONDS}|(?:with\s+)?${SECONDS}\s*rest)(?:\s+(?:in\s+)?between(?:\s+rounds)?)?$`,
+  'i',
+);
+/** Seconds of “1:30”, “90” or “2 min”. */
+function secondsIn(digits: string, unit: string | undefined): number {
+  const [minutes, seconds] = digits.split(':');
+  if (seconds !== undefined) return 60 * Number(minutes) + Number(seconds);
+  return Math.round(Number(digits) * (unit?.toLowerCase().startsWith('m') ? 60 : 1));
 }
 
 /** Rest and changes of a round: “rest 60 s, 20 % faster, a level up each round”. */
@@ -88,11 +172,11 @@ function readHow(text: string): { restS: number; change?: RoundChange } | { part
     .split(',')
     .map((piece) => piece.trim().replace(/\s*each round$/i, ''))
     .filter(Boolean)) {
-    const rest = /^(?:rest\s*(\d+)\s*s?|(\d+)\s*s rest(?: between)?)$/i.exec(part);
+    const rest = REST_BETWEEN.exec(part);
     const pace = /^(\d+)\s*%\s*(faster|slower)$/i.exec(part);
     const amount = /^(\d+)\s*%\s*(more|less)$/i.exec(part);
     const levels = /^(a|\d+)\s*levels?\s*(up|down)$/i.exec(part);
-    if (rest) restS = Number(rest[1] ?? rest[2]);
+    if (rest) restS = secondsIn(rest[1] ?? rest[3] ?? '', rest[2] ?? rest[4]);
     else if (pace) change.fasterPercent = signed(pace[1], pace[2] === 'slower');
     else if (amount) change.morePercent = signed(amount[1], amount[2] === 'less');
     else if (levels) change.levels = signed(levels[1] === 'a' ? '1' : levels[1], levels[2] === 'down');
@@ -104,10 +188,15 @@ function readHow(text: string): { restS: number; change?: RoundChange } | { part
 const signed = (digits: string | undefined, isLess: boolean) => (isLess ? -1 : 1) * Number(digits);
 
 function readStop(text: string, column: number): TextLine | null {
-  const pause = BREAK.exec(text);
-  if (pause) return { kind: 'break', breakS: Number(pause[1]) };
+  const pause = BREAK.exec(text) ?? BREAK_AFTER.exec(text);
+  if (pause) return { kind: 'break', breakS: secondsIn(pause[1] ?? '', pause[2]) };
+  if (/^(?:then|next|and|and then|finally)[.:]?$/i.test(text)) return { kind: 'note', text: '' };
+  if (OTHER_SIDE.test(text)) return { kind: 'other side' };
+  if (AT_ONCE.test(text)) return { kind: 'at once' };
   const note = NOTE.exec(text);
   if (note) return { kind: 'note', text: note[1] ?? '' };
+  const remark = REMARK.exec(text);
+  if (remark) return { kind: 'note', text: (remark[1] ?? remark[2] ?? '').trim() };
   const look = LOOK.exec(text);
   if (!look) return null;
   const words = (look[1] ?? '').split(',').map((word) => word.trim().toLowerCase());
@@ -122,8 +211,8 @@ function readStop(text: string, column: number): TextLine | null {
 
 function readBlock(text: string, column: number): TextLine {
   const at = text.indexOf(':');
-  if (at < 0) return { kind: 'block', name: text, column, dose: null, doseColumn: column + text.length };
+  if (at < 0) return { kind: 'block', name: text, column, dose: null, doseColumn: column + text.length, text };
   const dose = text.slice(at + 1);
   const doseColumn = column + at + 1 + (dose.length - dose.trimStart().length);
-  return { kind: 'block', name: text.slice(0, at).trim(), column, dose: dose.trim(), doseColumn };
+  return { kind: 'block', name: text.slice(0, at).trim(), column, dose: dose.trim(), doseColumn, text };
 }

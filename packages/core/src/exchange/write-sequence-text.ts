@@ -9,7 +9,8 @@ import { roundOf } from '../model/rounds.js';
 import { resolveBlock } from '../model/check-sequence.js';
 import { type Block, type Pacing, type Sequence, USUAL_PACING } from '../model/sequence.js';
 import { same } from '../vocabulary/same.js';
-import { readLine } from './text-lines.js';
+import { phasePrefix, readLine } from './text-lines.js';
+import { isBlockLine } from './block-in-line.js';
 
 /** What a text is written with. */
 export interface Writing {
@@ -21,7 +22,7 @@ export interface Writing {
 
 /** A sequence as plain text that a person can read, send, and paste back: `readSequenceText` reads it to the same sequence, but for the ids of its blocks. */
 export function writeSequenceText(sequence: Sequence, writing: Writing): string {
-  const lines = [...headOf(sequence, writing.method)];
+  const lines = [...headOf(sequence, writing)];
   let phase: Block['phase'] | null = null;
   let open: Round | undefined;
   for (const block of sequence.blocks) {
@@ -37,10 +38,11 @@ export function writeSequenceText(sequence: Sequence, writing: Writing): string 
   return `${lines.join('\n')}\n`;
 }
 
-function headOf({ title, purpose, budgetMin, methodId, pacing, tests = [], mutes = [] }: Sequence, method: MethodLookup): string[] {
+function headOf({ title, purpose, budgetMin, methodId, pacing, tests = [], mutes = [] }: Sequence, { method, shelf }: Writing): string[] {
   const first = oneLine(title);
   const read = readLine(first, true);
-  const isTitle = read.kind === 'head' && read.field === 'title' && read.value === first;
+  const isTitle =
+    read.kind === 'head' && read.field === 'title' && read.value === first && !phasePrefix(first) && !isBlockLine(first, { shelf });
   return [
     isTitle && !/^title/i.test(first) ? first : `title: ${first}`,
     `${budgetMin} min`,

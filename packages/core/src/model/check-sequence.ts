@@ -2,7 +2,7 @@ import { checkFit } from './fit.js';
 import { checkDose, piecesOf } from './dose.js';
 import { findLevel, type Level, type Movement, type MovementLookup } from './movement.js';
 import { handsInTurn } from '../vocabulary/hands.js';
-import { type Block, inPhaseOrder, type Sequence, SEQUENCE_LIMITS } from './sequence.js';
+import { type Block, type Sequence, SEQUENCE_LIMITS } from './sequence.js';
 import { checkRounds, timesOf } from './rounds.js';
 import { type Fault, under } from '../vocabulary/fault.js';
 
@@ -33,12 +33,6 @@ export function checkSequence(sequence: Sequence, lookup: MovementLookup): Fault
     faults.push({ pointer: '/blocks', message });
   }
   faults.push(...checkRounds(sequence));
-  const ordered = inPhaseOrder(sequence.blocks);
-  const stray = sequence.blocks.findIndex((block, index) => block !== ordered[index]);
-  if (stray >= 0) {
-    const message = 'Keep blocks in the order of the phases: warm-up, range, load, strength, skill, cool-down.';
-    faults.push({ pointer: `/blocks/${stray}/phase`, message });
-  }
   return faults;
 }
 

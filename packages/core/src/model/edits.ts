@@ -1,8 +1,8 @@
 import type { Dose } from './dose.js';
 import type { Round } from './round.js';
 import { keptRounds } from './rounds.js';
-import { type Block, inPhaseOrder, type Sequence } from './sequence.js';
-import type { Phase } from '../vocabulary/phases.js';
+import type { Block, Sequence } from './sequence.js';
+import { type Phase, PHASES } from '../vocabulary/phases.js';
 
 /** The result of an edit for one block. */
 export interface ChangeEdit {
@@ -78,9 +78,15 @@ function changed(block: Block, change: Partial<Block>): Block {
   return { ...rest, ...(isSame && why !== undefined && { why }), ...change };
 }
 
+/** No other block moves: it goes before the one that is named, where that is of its phase; otherwise to the end of its phase as far as that block. */
 function inserted(blocks: readonly Block[], block: Block, before: string | null): Block[] {
-  const at = blocks.findIndex(({ id }) => id === before);
-  return inPhaseOrder(blocks.toSpliced(at < 0 ? blocks.length : at, 0, block));
+  const named = blocks.findIndex(({ id }) => id === before);
+  const end = named < 0 ? blocks.length : named;
+  if (blocks[end]?.phase === block.phase) return blocks.toSpliced(end, 0, block);
+  const reach = blocks.slice(0, end);
+  const mate = reach.findLastIndex(({ phase }) => phase === block.phase);
+  const place = mate >= 0 ? mate : reach.findLastIndex(({ phase }) => PHASES.indexOf(phase) < PHASES.indexOf(block.phase));
+  return blocks.toSpliced(place + 1, 0, block);
 }
 
 /** An id that no round of the sequence has. */

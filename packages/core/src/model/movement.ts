@@ -195,6 +195,11 @@ export function usualWay(movement: Movement): { sides: SidePlan; directions: Dir
   return { sides: movement.sides[0], directions: movement.directions ? 'each' : 'none' };
 }
 
+/** What a written dose means that says nothing of hands or directions: no second one is added, but hands that cannot work together follow each other. */
+export function writtenWay({ sides, directions }: Movement): { sides: SidePlan; directions: DirectionPlan } {
+  return { sides: sides.includes('together') ? 'together' : sides[0], directions: directions ? 'first' : 'none' };
+}
+
 /** What the effort of a dose is, by what a level is loaded with: nothing has none but letting go. */
 const EFFORT_OF: Record<LoadKind, 'pressed' | 'finds the load' | 'kept' | 'pushed' | null> = {
   press: 'pressed',

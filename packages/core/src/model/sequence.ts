@@ -1,5 +1,5 @@
 import type { Limit } from '../vocabulary/limit.js';
-import { PHASES } from '../vocabulary/phases.js';
+import { type Phase, PHASES } from '../vocabulary/phases.js';
 import { SESSION_TESTS } from '../vocabulary/session-tests.js';
 import { list, type Of, oneOf, optional, record, text, bounded } from '../vocabulary/schema.js';
 import { LOOK_STOPS } from '../vocabulary/rechecks.js';
@@ -103,10 +103,27 @@ export const SEQUENCE_FIELDS = {
 
 /** An ordered list of blocks in phases: what a coach designs and an athlete follows. */
 export const SEQUENCE = record(SEQUENCE_FIELDS, { what: 'a sequence document' });
-/** Blocks in phase order, with the fields of each. */
+/** Blocks in the order in which they are led, with the fields of each. */
 export type Sequence = Of<typeof SEQUENCE>;
 
-/** Blocks in the order of their phases; within a phase the coach's order stays. */
+/** Neighbouring blocks of one phase, as they are shown together: a phase may come twice. */
+export interface PhaseRun {
+  readonly phase: Phase;
+  readonly blocks: readonly Block[];
+}
+
+/** Blocks in the order in which they are written, grouped by their phases. */
+export function phaseRuns(blocks: readonly Block[]): PhaseRun[] {
+  const runs: { phase: Phase; blocks: Block[] }[] = [];
+  for (const block of blocks) {
+    const last = runs.at(-1);
+    if (last?.phase === block.phase) last.blocks.push(block);
+    else runs.push({ phase: block.phase, blocks: [block] });
+  }
+  return runs;
+}
+
+/** Blocks sorted by their phases; within a phase the coach's order stays. */
 export function inPhaseOrder(blocks: readonly Block[]): Block[] {
   return PHASES.flatMap((phase) => blocks.filter((block) => block.phase === phase));
 }

@@ -1,5 +1,5 @@
 import type { ComposeAnswer, ComposeQuestion, ComposeWork, SwapAnswer, SwapQuestion } from '@clay-pot/contracts';
-import { checkSequence, inPhaseOrder, type Sequence, USUAL_PACING } from '@clay-pot/core';
+import { checkSequence, type Sequence, USUAL_PACING } from '@clay-pot/core';
 import { methodOf } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
 import type { StudioScope } from '../database/studio-scope.js';
@@ -53,7 +53,7 @@ export class ComposeService {
       purpose: '',
       budgetMin: minutes,
       pacing: USUAL_PACING,
-      blocks: inPhaseOrder(locked ?? []),
+      blocks: locked ?? [],
       ...(rounds && { rounds }),
     };
     const faults = checkSequence(frame, library.movement);

@@ -14,7 +14,7 @@ strength
   Reverse wrist curl, supported, light: 1x10 @40% L,R
 `;
 
-const { document, interpretations } = readSequenceText(TEXT, {
+const { document, interpretations, faults } = readSequenceText(TEXT, {
   shelf: LIBRARY,
   find: movementFinder(LIBRARY),
   methods: Object.values(METHODS),
@@ -24,5 +24,5 @@ const { document, interpretations } = readSequenceText(TEXT, {
 export const TEXT_EXAMPLE = {
   text: TEXT,
   message: { message: { summary: 'A message', value: { text: TEXT } } },
-  read: { document, taken: interpretations },
+  read: { document, interpretations, faults },
 };

@@ -141,13 +141,15 @@ export class SequencesService {
     return this.get(scope, id);
   }
 
-  /** Reads a sequence from plain text; nothing is stored. A text that cannot be read is answered with lines, columns and the nearest names. */
+  /** Reads a sequence from plain text; nothing is stored. What was not understood stands beside what was; a text of which nothing was is answered with lines, columns and the nearest names. */
   async read(scope: StudioScope, text: string): Promise<SequenceTextAnswer> {
     const { shelf, methods, ownName } = await this.library.of(scope);
     const find = movementFinder(shelf, ownName);
     const { document, interpretations, faults } = readSequenceText(text, { shelf, methods, ownName, find });
-    if (document) return { document, interpretations: interpretations };
-    throw brokenText(faults.map(({ nearest: names, ...fault }) => ({ pointer: '/text', ...fault, ...(names.length > 0 && { names }) })));
+    if (document) return { document, interpretations, faults };
+    throw brokenText(
+      faults.map(({ nearest: names, choices: _choices, ...fault }) => ({ pointer: '/text', ...fault, ...(names.length > 0 && { names }) })),
+    );
   }
 
   /** Writes a sequence as plain text; nothing is stored. */

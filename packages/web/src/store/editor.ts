@@ -5,11 +5,11 @@ import {
   type Edit,
   findLevel,
   fittedTo,
-  inPhaseOrder,
   itemAt,
   type Level,
   type Movement,
   neighbourLevel,
+  phaseBetween,
   PHASES,
   type Round,
   ROUND_LIMITS,
@@ -79,9 +79,7 @@ export function changeSequence(change: Partial<Omit<Sequence, 'blocks'>>): void 
 }
 
 function changeBlocks(change: (blocks: readonly Block[]) => readonly Block[]): void {
-  useEditor.setState(({ document }) =>
-    document ? { document: withRounds({ ...document, blocks: inPhaseOrder(change(document.blocks)) }) } : {},
-  );
+  useEditor.setState(({ document }) => (document ? { document: withRounds({ ...document, blocks: [...change(document.blocks)] }) } : {}));
 }
 
 /** Changes something of a block. */
@@ -128,15 +126,23 @@ export const hover = (id: string | null) => useHovered.setState({ id });
 /** Gives a block another dose. */
 export const changeDose = (id: string, dose: Dose) => changeBlock(id, { dose });
 
-/** Adds a movement after the selected block when that one's phase suits, else at the end of its usual phase. */
+/**
+ * Adds a movement. Behind the last block it follows in the order of adding; in the middle it goes after the selected block where its usual phase fits there,
+ * else to the end of that phase.
+ */
 export function addBlock(movement: Movement, level: Level, dose: Dose): void {
   const { document, selectedId } = useEditor.getState();
   if (!document) return;
-  const phase = USUAL_PHASE[movement.family];
-  const block: Block = { id: uuid(), phase, movementId: movement.id, levelId: level.id, dose };
-  const selected = document.blocks.findIndex(({ id }) => id === selectedId);
-  const after = document.blocks[selected]?.phase === phase ? selected + 1 : document.blocks.length;
-  changeBlocks((blocks) => blocks.toSpliced(after, 0, block));
+  const { blocks } = document;
+  const selected = blocks.findIndex(({ id }) => id === selectedId);
+  const later = selected < 0 ? [] : blocks.slice(selected + 1);
+  const before = blocks[selected < 0 ? blocks.length - 1 : selected]?.phase;
+  const there = phaseBetween(movement, level, { before, after: later[0]?.phase, loadFollows: false });
+  const usual = USUAL_PHASE[movement.family];
+  const isHere = later.length === 0 || there === usual;
+  const block: Block = { id: uuid(), phase: isHere ? there : usual, movementId: movement.id, levelId: level.id, dose };
+  if (isHere) changeBlocks((all) => all.toSpliced(all.length - later.length, 0, block));
+  else carryOut([{ kind: 'add', block, before: null }]);
   select(block.id);
 }
 
@@ -155,18 +161,17 @@ export function removeBlock(id: string): void {
   select(blocks[index + 1]?.id ?? blocks[index - 1]?.id ?? null);
 }
 
-/** One place up or down; at the edge of its phase a block moves into the neighbouring phase. */
+/** One place up or down; at the edge of its phase a block stays where it is and takes on the neighbouring phase. */
 export function moveBlock(id: string, step: 1 | -1): void {
   changeBlocks((blocks) => {
     const index = blocks.findIndex((block) => block.id === id);
     const block = itemAt(blocks, index);
     const neighbour = blocks[index + step];
     if (neighbour?.phase === block.phase) return blocks.with(index, neighbour).with(index + step, block);
-    const phase = PHASES[PHASES.indexOf(block.phase) + step];
-    if (!phase) return blocks;
-    const rest = blocks.toSpliced(index, 1);
-    // Entering a phase from above means at its start, from below at its end.
-    return step === 1 ? [{ ...block, phase }, ...rest] : [...rest, { ...block, phase }];
+    const own = PHASES.indexOf(block.phase);
+    const isOnTheWay = !neighbour || Math.sign(PHASES.indexOf(neighbour.phase) - own) === step;
+    const phase = isOnTheWay ? PHASES[own + step] : neighbour.phase;
+    return phase ? blocks.with(index, { ...block, phase }) : blocks;
   });
 }
 

@@ -44,6 +44,7 @@ const FIRES: Record<string, SessionQuestion> = {
   'antagonist-unanswered': ask(write(instead('grip.ball-squeeze', ['strength', 'isometric.radial', 'medium']))),
   'grip-unanswered': ask(write(without('isometric.finger-spread'))),
   'extension-unanswered': ask(write(without('rock.back-of-hand', 'isometric.flexion', 'settle.long-extensors', 'stretch.extensors'))),
+  'phase-order': ask(write([...GOOD, ['prepare', 'free.finger-waves', 'slow']])),
   'warm-up-over': ask(write(hardWarmUp())),
   'prepare-missing': ask(write(GOOD.filter(([phase]) => phase !== 'prepare'))),
   'settle-missing': ask(write(GOOD.filter(([phase]) => phase !== 'settle'))),

@@ -48,6 +48,7 @@ import { tooOften } from './too-often.js';
 import { weeklyGrowth } from './weekly-growth.js';
 import { empty } from './empty.js';
 import { nerveGlide } from './nerve-glide.js';
+import { phaseOrder } from './phase-order.js';
 
 /** Every check, safety first. */
 export const CHECKS: readonly Check[] = [
@@ -66,6 +67,7 @@ export const CHECKS: readonly Check[] = [
   warmUpOver,
   prepareMissing,
   settleMissing,
+  phaseOrder,
   // what hard work wants after it
   noRelease,
   antagonistUnanswered,

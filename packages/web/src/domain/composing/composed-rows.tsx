@@ -1,7 +1,7 @@
 import { doseText } from '../movement/dose-text.js';
 import { readable } from '../measuring/units.js';
 import type { ComposeAnswer, SwapAnswer } from '@clay-pot/contracts';
-import { applyEdits, type Block, capital, type Edit, PHASE_NAMES, PHASES, type Sequence } from '@clay-pot/core';
+import { applyEdits, type Block, capital, type Edit, PHASE_NAMES, phaseRuns, type Sequence } from '@clay-pot/core';
 import { Ban, Pin, Shuffle } from 'lucide-react';
 import { useState } from 'react';
 import { useStudioLibrary } from '../../store/library.js';
@@ -29,7 +29,6 @@ export interface LeaveOut {
 /** The blocks of a composition by their phases, each with why it is there; kept, or changed for another. */
 export function ComposedRows({ sequence, reasons, ...rest }: Props) {
   const [withFigures, setWithFigures] = useState(false);
-  const phases = PHASES.filter((phase) => sequence.blocks.some((block) => block.phase === phase));
   return (
     <div className="grid gap-4">
       <button
@@ -40,22 +39,20 @@ export function ComposedRows({ sequence, reasons, ...rest }: Props) {
       >
         {withFigures ? 'Hide figures' : 'Show figures'}
       </button>
-      {phases.map((phase) => (
-        <section key={phase} aria-label={PHASE_NAMES[phase]}>
+      {phaseRuns(sequence.blocks).map(({ phase, blocks }, run) => (
+        <section key={`${phase} ${run}`} aria-label={PHASE_NAMES[phase]}>
           <h3 className="border-b border-ink/60 text-small font-bold uppercase">{PHASE_NAMES[phase]}</h3>
           <ul>
-            {sequence.blocks
-              .filter((block) => block.phase === phase)
-              .map((block) => (
-                <Row
-                  key={block.id}
-                  block={block}
-                  sequence={sequence}
-                  reason={reasons.find(({ blockId }) => blockId === block.id)}
-                  withFigures={withFigures}
-                  {...rest}
-                />
-              ))}
+            {blocks.map((block) => (
+              <Row
+                key={block.id}
+                block={block}
+                sequence={sequence}
+                reason={reasons.find(({ blockId }) => blockId === block.id)}
+                withFigures={withFigures}
+                {...rest}
+              />
+            ))}
           </ul>
         </section>
       ))}

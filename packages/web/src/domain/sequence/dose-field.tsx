@@ -7,7 +7,7 @@ import {
   printDose,
   retypeDose,
   ShorthandError,
-  usualWay,
+  writtenWay,
 } from '@clay-pot/core';
 import { type KeyboardEvent, useId, useRef, useState } from 'react';
 import { INPUT } from '../../ui/field.js';
@@ -47,7 +47,7 @@ export function DoseField({ dose, movement, level, onChange }: Props) {
   function commit(): boolean {
     if (typed === null) return true;
     try {
-      const read = retypeDose(typed, dose, usualWay(movement));
+      const read = retypeDose(typed, dose, writtenWay(movement));
       const misfit = checkFit(read, movement, level)[0];
       if (misfit) throw new ShorthandError('', misfit.message, 0);
       setTrouble(null);

@@ -14,14 +14,13 @@ import {
   type Movement,
   mustWait,
   PHASE_NAMES,
-  PHASES,
+  phaseRuns,
   type RecordedCaution,
   resolveBlock,
   roundOf,
   type Sequence,
   type SessionView,
   type Severity,
-  summarise,
   timelineOf,
 } from '@clay-pot/core';
 import { closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
@@ -64,7 +63,6 @@ export function BlockList({ document, seen, findings, athlete }: Props) {
   const ids = useMemo(() => JSON.parse(order) as string[], [order]);
   const spans = new Map(timeline.blocks.map((span) => [span.blockId, span.lengthMs]));
   const demands = new Map(seen.view.blocks.map((each) => [each.block.id, each.demand]));
-  const { byPhase } = summarise(timeline);
 
   const row = (block: Block) => {
     const { movement } = resolveBlock(block, movementById);
@@ -95,13 +93,13 @@ export function BlockList({ document, seen, findings, athlete }: Props) {
   return (
     <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
       <SortableContext items={ids} strategy={verticalListSortingStrategy}>
-        {PHASES.filter((phase) => blocks.some((block) => block.phase === phase)).map((phase) => {
-          const inPhase = blocks.filter((block) => block.phase === phase);
+        {phaseRuns(blocks).map(({ phase, blocks: inPhase }, run) => {
+          const lengthMs = inPhase.reduce((sum, { id }) => sum + (spans.get(id) ?? 0), 0);
           return (
-            <section key={phase} aria-label={PHASE_NAMES[phase]}>
+            <section key={`${phase} ${run}`} aria-label={PHASE_NAMES[phase]}>
               <h2 className="flex justify-between border-b-2 border-ink pt-3 pb-1 text-body">
                 {PHASE_NAMES[phase]}
-                <span className="font-text text-small font-normal text-ink-soft figures">{clock(byPhase[phase])}</span>
+                <span className="font-text text-small font-normal text-ink-soft figures">{clock(lengthMs)}</span>
               </h2>
               <ol>
                 {groupsOf(document, inPhase).map(({ round, members }) =>

@@ -7,7 +7,7 @@ import {
   doseInWords,
   type Method,
   PHASE_NAMES,
-  PHASES,
+  phaseRuns,
   resolveBlock,
   foundKilograms,
   type Person,
@@ -173,11 +173,9 @@ interface RowsProps {
 }
 
 function Rows({ copy, view: { sequence, method }, restrictions, person }: RowsProps) {
-  return PHASES.map((phase) => {
-    const blocks = sequence.blocks.filter((block) => block.phase === phase);
-    if (!blocks.length) return null;
+  return phaseRuns(sequence.blocks).map(({ phase, blocks }, run) => {
     return (
-      <tbody key={phase}>
+      <tbody key={`${phase} ${run}`}>
         <tr className="break-after-avoid">
           <th colSpan={COLUMNS} className="display border-b border-ink pt-1.5 text-left">
             {PHASE_NAMES[phase]}

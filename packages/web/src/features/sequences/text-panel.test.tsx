@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, jest, test } from '@jest/globals';
-import { fireEvent, screen } from '@testing-library/react';
+import { fireEvent, screen, within } from '@testing-library/react';
 import { sequenceOf } from '../../made-up.fixture.js';
 import { answering, show } from '../../screen.fixture.js';
 import { openSequence, useEditor } from '../../store/editor.js';
@@ -31,8 +31,11 @@ describe('a sequence as text, beside its rows', () => {
   test('is taken whole, with what was made of it said, and undone in one step', async () => {
     const { user, onClose } = panel();
     write('Evening\n12 min\nstrength\n2 rounds, rest 30 s:\n  Palm lift, knees: 2x6 tempo1-3\n  wrist circels: 1x3 L,R <>');
-    const said = screen.getByText(/2 blocks, complete/).closest('[role=status]')!;
-    expect(said.textContent).toContain('“wrist circels” was read as Wrist circles');
+    expect(screen.getByRole('status').textContent).toBe('2 blocks read');
+    const rows = within(screen.getByRole('list', { name: 'Read as' })).getAllByRole('listitem');
+    expect(rows.map(({ textContent }) => textContent)).toContainEqual(
+      expect.stringMatching(/^wrist circels: .*Wrist circles, Forearm on the thigh/),
+    );
     await user.click(take());
     expect(onClose).toHaveBeenCalled();
     const { document } = useEditor.getState();
@@ -41,7 +44,7 @@ describe('a sequence as text, beside its rows', () => {
     expect(useEditor.getState().document).toEqual(HERE);
   });
 
-  test('that cannot be read takes nothing; pressing the line goes there', async () => {
+  test('of which nothing can be read has nothing to take; pressing the line goes there', async () => {
     const { user } = panel('Broken\nstrength\nPalm lift, knees back: 2x6 hard');
     expect(screen.getByRole('alert').textContent).toMatch(/^Line 3, 28: Can’t read “hard” in a dose/);
     expect(take()).toHaveProperty('disabled', true);
@@ -50,19 +53,29 @@ describe('a sequence as text, beside its rows', () => {
     expect((field() as HTMLTextAreaElement).value.slice(at)).toMatch(/^hard/);
   });
 
-  test('of a level that there is not says so with the nearest names', () => {
-    panel('Loading\nstrength\nPalm lift, knees bak: 2x6\nPalm lift: 2x6 hard');
-    const message = screen.getByRole('alert').textContent;
-    expect(message).toContain('Line 3, 1: “Palm lift” has no level “knees bak”.');
-    expect(message).toContain('Hands on a table · All fours');
-    expect(message).toContain('Line 4, 16: Can’t read “hard” in a dose');
-    expect(take()).toHaveProperty('disabled', true);
+  test('asks about the line that it does not understand, and keeps all others; a choice takes its place', async () => {
+    const { user } = panel('Loading\nstrength\nPalm lift, on the moon: 2x6\n3 sets of 10 push-ups on the knees');
+    expect(screen.getByRole('status').textContent).toBe('1 block read; 1 line not understood');
+    expect(screen.getByRole('alert').textContent).toContain('“Palm lift” has no level “on the moon”.');
+    await user.click(screen.getByRole('button', { name: 'Palm lift, Knees back: 2x6' }));
+    expect(screen.queryByRole('alert')).toBeNull();
+    await user.click(take());
+    expect(useEditor.getState().document?.blocks.map(({ movementId, levelId }) => `${movementId} ${levelId}`)).toEqual([
+      'strength.palm-lift knees-back',
+      'strength.low-press knees',
+    ]);
+  });
+
+  test('what was understood can be used without the rest', async () => {
+    const { user } = panel('Loading\nFloating anvils: 2x6\nPalm lift, all fours: 2x6');
+    await user.click(screen.getByRole('button', { name: 'Use 1 block' }));
+    expect(useEditor.getState().document?.blocks).toHaveLength(1);
   });
 
   test('names what the studio calls a movement', () => {
     setOwnNames([{ movementId: 'strength.palm-lift', name: 'Tide out' }]);
     panel('Short\n5 min\nTide out, all fours: 2x6');
-    expect(screen.getByText(/1 block, complete/)).toBeTruthy();
+    expect(screen.getByText('1 block read')).toBeTruthy();
     expect(take()).toHaveProperty('disabled', false);
   });
 });

@@ -40,26 +40,43 @@ export function TextPanel({ document, pasted, onClose }: Props) {
   function take() {
     if (!read.document) return;
     replaceSequence(read.document);
-    useToast.getState().show({ text: 'Read from the text. Press Ctrl Z to undo.' });
+    const left = new Set(read.faults.map(({ line }) => line)).size;
+    const text =
+      left > 0
+        ? `Read from the text, without ${counted(left, 'line')}. Press Ctrl Z to undo.`
+        : 'Read from the text. Press Ctrl Z to undo.';
+    useToast.getState().show({ text });
     onClose();
   }
   return (
     <section aria-label="As text" className="flex flex-col gap-3 pt-3">
       <p className="text-small text-ink-soft">
-        One movement a line, as in a message: “Palm lift, knees back: 2x6 tempo1-3 rest40”. Type, paste or copy it.
+        Write one movement a line, as you would in a message: “3 sets of 8 palm lifts on the knees, rest 40”.
       </p>
       <textarea
         ref={field}
         aria-label="The sequence as text"
-        className={`${INPUT} h-[52vh] resize-y font-mono text-small! leading-snug`}
+        className={`${INPUT} h-[34vh] resize-y font-mono text-small! leading-snug`}
         spellCheck={false}
         value={text}
         onChange={(event) => setText(event.target.value)}
       />
-      <ReadResult read={read} goTo={(line, column) => goTo(field.current, line, column)} />
+      <ReadLines
+        read={read}
+        text={text}
+        goTo={(line, column) => goTo(field.current, line, column)}
+        choose={(line, choice) =>
+          setText((now) =>
+            now
+              .split('\n')
+              .with(line - 1, choice)
+              .join('\n'),
+          )
+        }
+      />
       <div className="flex flex-wrap gap-2">
         <Button kind="primary" disabled={!read.document || isSame} onClick={take}>
-          Use this text
+          {read.document && read.faults.length > 0 ? `Use ${counted(read.document.blocks.length, 'block')}` : 'Use this text'}
         </Button>
         <Button onClick={copy}>Copy</Button>
         <Button kind="quiet" className="ml-auto" onClick={onClose}>
@@ -70,37 +87,65 @@ export function TextPanel({ document, pasted, onClose }: Props) {
   );
 }
 
-/** What keeps the text from being read, by line; else what was made of what was not written to the letter. */
-function ReadResult({ read, goTo: go }: { read: SequenceRead; goTo: (line: number, column: number) => void }) {
-  const { faults, interpretations, document } = read;
-  if (!document) {
-    return (
-      <ul role="alert" className="max-h-36 overflow-y-auto border-l-4 border-iron bg-iron-wash px-3 py-1.5 text-small">
-        {faults.map(({ line, column, message, nearest }) => (
-          <li key={`${line} ${column} ${message}`}>
-            <button type="button" className="font-semibold underline underline-offset-2" onClick={() => go(line, column)}>
-              Line {line}, {column}
-            </button>
-            : {message} {nearest.length > 0 && <b>{nearest.join(' · ')}</b>}
+interface ReadLinesProps {
+  read: SequenceRead;
+  text: string;
+  goTo: (line: number, column: number) => void;
+  choose: (line: number, choice: string) => void;
+}
+
+/** Line by line what was understood, beside what was written; a line that was not is asked about, with what could be meant. */
+function ReadLines({ read: { document, faults, understood }, text, goTo: go, choose }: ReadLinesProps) {
+  const lines = text.split('\n');
+  const open = new Set(faults.map(({ line }) => line));
+  const rows = [...new Set([...open, ...understood.map(({ line }) => line)])].sort((a, b) => a - b);
+  return (
+    <>
+      <p role="status" className="text-small">
+        {document ? `${counted(document.blocks.length, 'block')} read` : 'No line is understood yet'}
+        {faults.length > 0 && <b>{`; ${counted(open.size, 'line')} not understood`}</b>}
+      </p>
+      <ol aria-label="Read as" className="max-h-[34vh] overflow-y-auto border-y border-line text-small">
+        {rows.map((line) => (
+          <li
+            key={line}
+            className={`grid gap-x-4 border-b border-line px-2 py-1 last:border-0 sm:grid-cols-2 ${open.has(line) ? 'border-l-4 border-l-iron bg-iron-wash' : ''}`}
+          >
+            <span className="truncate text-ink-soft">{lines[line - 1]?.trim() || '(empty)'}</span>
+            <span>
+              {understood
+                .filter((each) => each.line === line)
+                .map(({ text: meant, isExact }) => (
+                  <span key={meant} className={`block ${isExact ? 'text-ink-soft' : ''}`}>
+                    {meant}
+                  </span>
+                ))}
+              {faults
+                .filter((fault) => fault.line === line)
+                .map(({ column, message, nearest, choices }) => (
+                  <span key={`${column} ${message}`} role="alert" className="block">
+                    <button
+                      type="button"
+                      className="font-semibold underline underline-offset-2 max-sm:min-h-11"
+                      onClick={() => go(line, column)}
+                    >
+                      Line {line}, {column}
+                    </button>
+                    : {message} {choices.length === 0 && nearest.length > 0 && <b>{nearest.join(' · ')}</b>}
+                    <span className="flex flex-wrap gap-1.5 pt-1">
+                      {choices.map((choice) => (
+                        <Button key={choice} className="px-2! py-0.5! text-left text-small" onClick={() => choose(line, choice)}>
+                          {choice}
+                        </Button>
+                      ))}
+                    </span>
+                  </span>
+                ))}
+            </span>
           </li>
         ))}
-      </ul>
-    );
-  }
-  return (
-    <div role="status" className="max-h-36 overflow-y-auto text-small text-ink-soft">
-      {counted(document.blocks.length, 'block')}, complete.
-      {interpretations.length > 0 && (
-        <ul>
-          {interpretations.map(({ line, wrote, took }) => (
-            <li key={`${line} ${took}`}>
-              Line {line}: {wrote && `“${wrote}” was read as `}
-              <b>{took}</b>
-            </li>
-          ))}
-        </ul>
-      )}
-    </div>
+      </ol>
+    </>
   );
 }
 

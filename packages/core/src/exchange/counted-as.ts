@@ -1,0 +1,70 @@
+import type { Dose } from '../model/dose.js';
+import { printDose } from '../model/dose-shorthand.js';
+import type { Level, Movement } from '../model/movement.js';
+import type { DosePhrases } from './phrases.js';
+
+/** So many of what is held are sets; more are seconds. */
+const FEW = 9;
+/** A hold to failure ends here at the latest, seconds. */
+const HELD_AT_MOST_S = 60;
+/** Presses are short, seconds, and many. */
+const [PRESS_S, PRESSES] = [15, 4];
+/** A slow breath, seconds. */
+const BREATH_S = 10;
+
+type Can = (kind: Dose['work']['kind']) => boolean;
+interface Counted {
+  readonly count: number;
+  readonly can: Can;
+  readonly usual: Dose;
+}
+
+/** The amount of a level’s usual dose, as shorthand. */
+export const usualAmount = (dose: Dose): string => /x(\S+)/.exec(printDose(dose))?.[1] ?? '1';
+
+/** A dose in the way in which its movement is counted: breaths as seconds, a bare number of a hold as seconds or sets. @param dropped what has no place in it */
+export function countedAs(phrases: DosePhrases, { work }: Movement, { dose: usual }: Level, dropped: string[]): DosePhrases {
+  const can: Can = (kind) => work.includes(kind);
+  const said = held(phrases);
+  if (said.amount === 'max' && !can('repetitions') && can('time')) return { ...said, amount: `max${HELD_AT_MOST_S}s` };
+  const [, digits = '', unit = ''] = /^(\d+)(s|br|m)?$/.exec(said.amount ?? '') ?? [];
+  if (digits === '') return said;
+  const counted = { count: Number(digits), can, usual };
+  const as = AS[unit as keyof typeof AS](said, counted);
+  if (as) return as;
+  if ((unit === 's' && !can('time')) || (unit === 'm' && !can('distance'))) {
+    dropped.push(`${digits} ${unit}`);
+    return { ...said, amount: null };
+  }
+  return said;
+}
+
+/** A hold without an amount is the amount. */
+function held(phrases: DosePhrases): DosePhrases {
+  const { amount, holdS } = phrases;
+  return amount === null && holdS !== null ? { ...phrases, amount: `${Math.round(holdS)}s`, holdS: null } : phrases;
+}
+
+/** By unit, another way to count where the movement is not counted in it. */
+const AS: Record<'' | 's' | 'br' | 'm', (said: DosePhrases, counted: Counted) => DosePhrases | null> = {
+  '': (said, { count, can, usual }) => {
+    const { holdS, sets } = said;
+    if (can('repetitions')) return null;
+    if (holdS !== null && can('time')) return { ...said, sets: (sets ?? 1) * count, amount: `${Math.round(holdS)}s`, holdS: null };
+    if (can('distance')) return { ...said, amount: `${count}m` };
+    if (sets === null && count <= FEW) return { ...said, sets: count, amount: usualAmount(usual) };
+    return can('time') ? { ...said, amount: `${count}s` } : null;
+  },
+  s: (said, { count, can }) => {
+    const { holdS, sets } = said;
+    // “10 x 5 s” of what is pressed is ten presses, not ten sets.
+    const isPressed = count <= PRESS_S && sets !== null && sets >= PRESSES && holdS === null;
+    if (isPressed && can('repetitions')) return { ...said, sets: null, amount: String(sets), holdS: count };
+    return !can('time') && can('breaths') ? { ...said, amount: `${Math.max(1, Math.round(count / BREATH_S))}br` } : null;
+  },
+  br: (said, { count, can }) => {
+    if (can('breaths')) return null;
+    return { ...said, amount: can('time') ? `${count * BREATH_S}s` : String(count) };
+  },
+  m: () => null,
+};
