@@ -153,7 +153,7 @@ describe('what follows stands in the record', () => {
 
   test('whatever is told: more never lifts a verdict, the record can be kept, and answering again doubles nothing', () => {
     const rank = (health: Health) => ['go', 'adapt', 'refer first', 'stop now'].indexOf(verdict(health));
-    const completes = ({ history }: Health, { symptoms }: Health) =>
+    const completes = ({ history = [] }: Health, { symptoms = [] }: Health) =>
       symptoms.length > 0 && history.some(({ condition }) => condition === 'fall' || condition === 'sprain' || condition === 'fracture');
     fc.assert(
       fc.property(anyHealth, anyHealth, (one, other) => {
