@@ -84,7 +84,7 @@ export { FORM } from './vocabulary/form-faults.js';
 export { GRAVITY, kgFromN, newtonsFromKg } from './vocabulary/gravity.js';
 export { percent, placesOf, readNumber, shown } from './vocabulary/numbers.js';
 export { OWN_LOADS, type OwnLoadName } from './vocabulary/own-load.js';
-export { type Phase, PHASE_NAMES, PHASES } from './vocabulary/phases.js';
+export { type Phase, PHASE_NAMES, PHASES, WORK } from './vocabulary/phases.js';
 export { phaseBetween } from './model/phase-between.js';
 export { type Equipment, EQUIPMENT, type Place, PLACE_OF, PLACES, type Posture, POSTURES } from './vocabulary/places.js';
 export { same } from './vocabulary/same.js';
@@ -222,8 +222,8 @@ export {
   BLOCK,
   BLOCK_LIMITS,
   inPhaseOrder,
-  phaseRuns,
   movementIdsOf,
+  phaseRuns,
   type Pacing,
   type Sequence,
   SEQUENCE,

@@ -1,11 +1,10 @@
 import { MAIN_DIRECTIONS } from '../effort/coverage.js';
 import { ANSWERED_GROUPS } from '../rules/checks/antagonist-unanswered.js';
-import { WORK } from '../rules/checks/block-views.js';
 import { WARM_UP } from '../rules/checks/warm-up.js';
 import { ANSWERED_PERCENT, STRENGTHENED_PERCENT } from '../rules/checks/strengthened.js';
 import { groupedBy, must } from '../vocabulary/lists.js';
 import { type MuscleGroup, oppositeGroup } from '../vocabulary/muscles.js';
-import { type Phase, PHASES } from '../vocabulary/phases.js';
+import { type Phase, PHASES, WORK } from '../vocabulary/phases.js';
 import type { Candidate } from './candidate.js';
 import type { ProgrammeWriter } from './programme-writer.js';
 

@@ -1,5 +1,5 @@
 import { WORKS_PERCENT } from '../effort/group-rests.js';
-import { WORK } from '../rules/checks/block-views.js';
+import { WORK } from '../vocabulary/phases.js';
 import { letsGoOf } from '../rules/checks/no-release.js';
 import { itemAt } from '../vocabulary/lists.js';
 import type { MuscleGroup } from '../vocabulary/muscles.js';

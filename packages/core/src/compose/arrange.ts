@@ -61,7 +61,7 @@ interface Way {
 
 /** To a wall or a table in the same place is a shorter way than to another place. */
 const WITHIN_PLACE = 0.5;
-/** Among more stations than these in one tier not every order is tried. */
+/** Among more stations than these in one tier only the order of places is tried, not that within each. */
 const MOST_TRIED = 5;
 
 /**
@@ -72,7 +72,7 @@ function stationsInOrder(tiers: readonly (readonly string[])[]): readonly (reado
   let ways = new Map<string, Way>([['', { cost: 0, stations: [] }]]);
   for (const tier of tiers) {
     const next = new Map<string, Way>();
-    const orders = tier.length <= MOST_TRIED ? permutations(tier) : [groupedByPlace(tier)];
+    const orders = tier.length <= MOST_TRIED ? permutations(tier) : byPlaces(tier);
     for (const [at, { cost, stations }] of ways) {
       for (const order of orders) {
         const now = order.reduce((sum, station, index) => sum + wayTo(order[index - 1] ?? at, station), cost);
@@ -86,12 +86,14 @@ function stationsInOrder(tiers: readonly (readonly string[])[]): readonly (reado
   return best?.stations ?? [];
 }
 
-/** Nothing to begin with: before the first one somebody is nowhere. */
+/** The first station costs no way: everyone begins there. */
 const wayTo = (from: string, to: string): number => (from === to || from === '' ? 0 : placeIn(from) === placeIn(to) ? WITHIN_PLACE : 1);
 const placeIn = (station: string): string => station.split(' ', 1)[0] ?? '';
-const groupedByPlace = (stations: readonly string[]): string[] => [...groupedBy(stations, placeIn).values()].flat();
+/** The stations place by place, the places in every order. */
+const byPlaces = (stations: readonly string[]): string[][] =>
+  permutations([...groupedBy(stations, placeIn).values()]).map((places) => places.flat());
 
-function permutations(list: readonly string[]): string[][] {
+function permutations<T>(list: readonly T[]): T[][] {
   if (list.length < 2) return [[...list]];
   return list.flatMap((first) => permutations(list.filter((each) => each !== first)).map((rest) => [first, ...rest]));
 }

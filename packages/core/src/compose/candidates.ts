@@ -1,7 +1,7 @@
 import { viewOf } from '../effort/session-view.js';
 import type { Dose } from '../model/dose.js';
 import type { Movement } from '../model/movement.js';
-import { WORK } from '../rules/checks/block-views.js';
+import { WORK } from '../vocabulary/phases.js';
 import { failingHold } from '../rules/checks/failing-hold.js';
 import { unusualInDose } from '../rules/doses/usual-dose.js';
 import { compileTimeline } from '../timeline/compile-timeline.js';

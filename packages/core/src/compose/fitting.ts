@@ -51,24 +51,22 @@ export function fitting(
 
 function asSequence(composing: Composing, chosen: readonly Candidate[]): Sequence {
   const { locked = [], rounds = [] } = composing;
-  const ownOrder = inGivenOrder(composing, arranged(chosen, composing.method));
-  const blocks = ownOrder.map(
+  const blocks = inGivenOrder(composing, arranged(chosen, composing.method)).map(
     (candidate) => locked.find(({ id }) => candidate.locked && id === candidate.key) ?? freshBlock(candidate, locked),
   );
   const inRounds = rounds.reduce(gathered, blocks);
   return { ...composing.frame, blocks: inRounds, ...(rounds.length > 0 && { rounds: [...rounds] }) };
 }
 
-/** What was in an order already keeps it among itself: what is locked, and what a sequence is fitted anew with. */
+/** Blocks that the coach had in an order keep it among themselves: locked ones, and those of a sequence that is fitted to other minutes. */
 function inGivenOrder({ locked = [], keep = [] }: Composing, order: readonly Candidate[]): Candidate[] {
-  const given = (candidate: Candidate) =>
-    candidate.locked
-      ? locked.findIndex(({ id }) => id === candidate.key)
-      : keep.findIndex(({ movementId, levelId }) => movementId === candidate.movement.id && levelId === candidate.level.id);
-  const isLockedOnly = keep.length === 0;
-  const isGiven = (candidate: Candidate) => (isLockedOnly ? candidate.locked === true : !candidate.locked) && given(candidate) >= 0;
-  const inOrder = order.filter(isGiven).toSorted((a, b) => given(a) - given(b));
-  return order.map((candidate) => (isGiven(candidate) ? must(inOrder.shift(), 'as many as there were') : candidate));
+  const given = [...keep, ...locked];
+  const placeOf = ({ locked: isLocked, key, movement, level }: Candidate) =>
+    isLocked
+      ? given.findIndex(({ id }) => id === key)
+      : keep.findIndex(({ movementId, levelId }) => movementId === movement.id && levelId === level.id);
+  const inOrder = order.filter((each) => placeOf(each) >= 0).toSorted((a, b) => placeOf(a) - placeOf(b));
+  return order.map((each) => (placeOf(each) >= 0 ? must(inOrder.shift(), 'as many as there were') : each));
 }
 
 /** The blocks of a round stay together, in their own order, at the position of the first. */

@@ -3,7 +3,7 @@ import { groupRests, missingRests } from '../effort/group-rests.js';
 import { viewOf } from '../effort/session-view.js';
 import { LIBRARY, shippedMovement } from '../library/index.js';
 import type { RecordedCaution } from '../model/athlete.js';
-import { WORK } from '../rules/checks/block-views.js';
+import { WORK } from '../vocabulary/phases.js';
 import { handsWorking } from '../vocabulary/hands.js';
 import { must } from '../vocabulary/lists.js';
 import { EQUIPMENT, PLACE_OF } from '../vocabulary/places.js';

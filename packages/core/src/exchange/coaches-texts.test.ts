@@ -1,15 +1,14 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { expect, test } from '@jest/globals';
-import { LIBRARY, movementFinder, shippedMethod, shippedMovement } from '../library/index.js';
+import { LIBRARY, shippedMethod, shippedMovement } from '../library/index.js';
 import { METHODS } from '../library/methods.js';
 import { printDose } from '../model/dose-shorthand.js';
 import { readSequenceText } from './read-sequence-text.js';
 import { writeSequenceText } from './write-sequence-text.js';
 
 const FILES = join(import.meta.dirname, '../../test/files');
-const find = movementFinder(LIBRARY);
-const read = (text: string) => readSequenceText(text, { shelf: LIBRARY, find, methods: Object.values(METHODS) });
+const read = (text: string) => readSequenceText(text, { shelf: LIBRARY, methods: Object.values(METHODS) });
 
 /** Texts as coaches write them, each under a line with its name. */
 const TEXTS = readFileSync(join(FILES, 'coaches-texts.txt'), 'utf8')

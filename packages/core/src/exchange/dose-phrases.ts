@@ -20,6 +20,14 @@ export function dosePhrasesIn(line: string): DosePhrases {
   return taker.result();
 }
 
+const PATTERNS = new Map<string, RegExp>();
+/** Compiling takes longer than matching a line: each pattern is compiled once. */
+function pattern(source: string): RegExp {
+  let found = PATTERNS.get(source);
+  if (!found) PATTERNS.set(source, (found = new RegExp(source, 'i')));
+  return found;
+}
+
 const N = String.raw`\d+(?:[.,]\d+)?`;
 /** A number, or a range of which the lower end is taken. */
 const RANGE = String.raw`${N}(?:\s*(?:-|to)\s*${N})?\+?`;
@@ -31,7 +39,7 @@ const AMOUNT = String.raw`(?:${DURATION}|${RANGE}\s*(?:(?:slow|deep|long|easy|ca
 
 function takeGoal(taker: PhraseTaker): void {
   const note = (text: string) => taker.note(`goal ${text.trim()}`);
-  taker.all(new RegExp(String.raw`\(?(${AMOUNT})\s*goal\b\)?`, 'i'), ([, amount = '']) => note(amount));
+  taker.all(pattern(String.raw`\(?(${AMOUNT})\s*goal\b\)?`), ([, amount = '']) => note(amount));
   taker.all(
     /\(?\b(?:goal|aim(?:ing)?|target|build(?:ing)? up to|build to|work(?:ing)? up to|progress(?:ing)? to)\b:?\s*(?:for\s+|is\s+)?([^,;()]*\d[^,;()]*)\)?/i,
     ([, text = '']) => note(text),
@@ -45,7 +53,7 @@ function takePerHand(taker: PhraseTaker): void {
     ['left', 'right'],
     ['right', 'left'],
   ] as const) {
-    taker.once(new RegExp(String.raw`${hand(first)}\s*(?:,|;|/|&|and)?\s*${hand(second)}`, 'i'), ([, one = '', other = '']) =>
+    taker.once(pattern(String.raw`${hand(first)}\s*(?:,|;|/|&|and)?\s*${hand(second)}`), ([, one = '', other = '']) =>
       taker.perHand([
         { side: first === 'left' ? 'L' : 'R', amount: taker.amountOf(one) },
         { side: second === 'left' ? 'L' : 'R', amount: taker.amountOf(other) },
@@ -58,18 +66,14 @@ function takeRest(taker: PhraseTaker): void {
   const between = String.raw`(?:\s*(?:in\s+)?between(?:\s+each)?(?:\s+(?:sets?|sides?|rounds?))?|\s+after\s+each(?:\s+set)?)?`;
   const rest = (text: string) => taker.part(`rest${taker.secondsOf(text)}`);
   taker.once(
-    new RegExp(String.raw`(?:\bwith\s+)?\b(?:rest|recover|recovery)(?:ing)?\b\s*(?:for|of|:)?\s*(${SECONDS})${between}`, 'i'),
+    pattern(String.raw`(?:\bwith\s+)?\b(?:rest|recover|recovery)(?:ing)?\b\s*(?:for|of|:)?\s*(${SECONDS})${between}`),
     ([, text = '']) => rest(text),
   );
-  taker.once(new RegExp(String.raw`(?:\bwith\s+)?(${DURATION})\s*(?:of\s+)?(?:rest|recovery|off)\b${between}`, 'i'), ([, text = '']) =>
-    rest(text),
-  );
+  taker.once(pattern(String.raw`(?:\bwith\s+)?(${DURATION})\s*(?:of\s+)?(?:rest|recovery|off)\b${between}`), ([, text = '']) => rest(text));
   taker.once(/\brest(\d+)s?\b/i, ([, seconds = '']) => taker.part(`rest${seconds}`));
   const pause = (text: string) => taker.part(`pause${taker.secondsOf(text)}`);
-  taker.once(new RegExp(String.raw`\bpause\s*(?:for|of|:)?\s*(${SECONDS})(?:\s*between(?:\s+reps?)?)?`, 'i'), ([, text = '']) =>
-    pause(text),
-  );
-  taker.once(new RegExp(String.raw`(${DURATION})\s*pause\b(?:\s*between(?:\s+reps?)?)?`, 'i'), ([, text = '']) => pause(text));
+  taker.once(pattern(String.raw`\bpause\s*(?:for|of|:)?\s*(${SECONDS})(?:\s*between(?:\s+reps?)?)?`), ([, text = '']) => pause(text));
+  taker.once(pattern(String.raw`(${DURATION})\s*pause\b(?:\s*between(?:\s+reps?)?)?`), ([, text = '']) => pause(text));
 }
 
 const OUT = '(?:up|out|open(?:ing)?|lift(?:ing)?|rais(?:e|ing)|over|in)';
@@ -86,24 +90,22 @@ function takeTempo(taker: PhraseTaker): void {
   );
   const held = String.raw`(?:\s*,?\s*(?:hold|pause)\s*(?:for\s*)?${BRIEF})?`;
   const join = String.raw`\s*(?:,|/|-|and|then)?\s*`;
-  taker.once(new RegExp(String.raw`${BRIEF}\s*${OUT}\b${held}${join}${BRIEF}\s*${BACK}\b`, 'i'), ([, out = '', middle, back = '']) =>
+  taker.once(pattern(String.raw`${BRIEF}\s*${OUT}\b${held}${join}${BRIEF}\s*${BACK}\b`), ([, out = '', middle, back = '']) =>
     tempo(out, back, middle),
   );
   taker.once(
-    new RegExp(String.raw`\b${OUT}\s*(?:for|in|over)?\s*${BRIEF}${held}${join}${BACK}\s*(?:for|in|over)?\s*${BRIEF}`, 'i'),
+    pattern(String.raw`\b${OUT}\s*(?:for|in|over)?\s*${BRIEF}${held}${join}${BACK}\s*(?:for|in|over)?\s*${BRIEF}`),
     ([, out = '', middle, back = '']) => tempo(out, back, middle),
   );
-  taker.once(new RegExp(String.raw`${BRIEF}\s*${BACK}\b`, 'i'), ([, back = '']) => tempo('1', back));
-  taker.once(new RegExp(String.raw`\b(?:lower(?:ing)?|down)\s*(?:for|in|over)?\s*${BRIEF}(?=\W|$)`, 'i'), ([, back = '']) =>
-    tempo('1', back),
-  );
+  taker.once(pattern(String.raw`${BRIEF}\s*${BACK}\b`), ([, back = '']) => tempo('1', back));
+  taker.once(pattern(String.raw`\b(?:lower(?:ing)?|down)\s*(?:for|in|over)?\s*${BRIEF}(?=\W|$)`), ([, back = '']) => tempo('1', back));
 }
 
 const number = (text: string): number => Number(text.replace(',', '.'));
 
 function takeSets(taker: PhraseTaker): void {
   const group = String.raw`\d+\s*x\s*${AMOUNT}`;
-  taker.once(new RegExp(String.raw`\b${group}(?:\s*,\s*${group})+`, 'i'), ([all = '']) => {
+  taker.once(pattern(String.raw`\b${group}(?:\s*,\s*${group})+`), ([all = '']) => {
     const groups = all.split(',').map((each) => {
       const [, sets = '', amount = ''] = /(\d+)\s*x\s*(.*)/i.exec(each.trim()) ?? [];
       return `${sets}x${taker.amountOf(amount)}`;
@@ -111,14 +113,14 @@ function takeSets(taker: PhraseTaker): void {
     taker.amount(groups.join(','));
   });
   taker.once(
-    new RegExp(String.raw`\b(\d+)\s*x\s*(?:to\s+)?(failure|${AMOUNT})(?:\s*holds?\b(?!\s*(?:for\s*)?\d))?`, 'i'),
+    pattern(String.raw`\b(\d+)\s*x\s*(?:to\s+)?(failure|${AMOUNT})(?:\s*holds?\b(?!\s*(?:for\s*)?\d))?`),
     ([, sets = '', amount = '']) => {
       taker.sets(Number(sets));
       taker.amount(/failure/i.test(amount) ? 'max' : taker.amountOf(amount));
     },
   );
   taker.once(
-    new RegExp(String.raw`\b(${RANGE})\s*(?:sets?|rounds?|series)\b\s*(?:of|x|:|,)?\s*(?:(${AMOUNT})(?!\s*%))?`, 'i'),
+    pattern(String.raw`\b(${RANGE})\s*(?:sets?|rounds?|series)\b\s*(?:of|x|:|,)?\s*(?:(${AMOUNT})(?!\s*%))?`),
     ([, sets = '', amount]) => {
       taker.sets(taker.lowerOf(sets, 'sets'));
       if (amount) taker.amount(taker.amountOf(amount));
@@ -128,20 +130,18 @@ function takeSets(taker: PhraseTaker): void {
 }
 
 function takeHold(taker: PhraseTaker): void {
-  taker.once(
-    new RegExp(String.raw`\bhold(?:ing|s)?\b\s*(?:for|each|it|:)*\s*(?:for\s*)?(${SECONDS})(?:\s*each\b)?`, 'i'),
-    ([, text = '']) => taker.hold(taker.secondsOf(text)),
+  taker.once(pattern(String.raw`\bhold(?:ing|s)?\b\s*(?:for|each|it|:)*\s*(?:for\s*)?(${SECONDS})(?:\s*each\b)?`), ([, text = '']) =>
+    taker.hold(taker.secondsOf(text)),
   );
-  taker.once(new RegExp(String.raw`(${DURATION})\s*(?:isometric\s+|static\s+)?holds?\b`, 'i'), ([, text = '']) =>
+  taker.once(pattern(String.raw`(${DURATION})\s*(?:isometric\s+|static\s+)?holds?\b`), ([, text = '']) =>
     taker.hold(taker.secondsOf(text)),
   );
 }
 
 function takeEffort(taker: PhraseTaker): void {
   taker.once(
-    new RegExp(
+    pattern(
       String.raw`(?:\bat\s+|@\s*)?(${RANGE})\s*(?:%|percent\b|per cent\b)(?:\s*(?:effort|of\s+(?:your\s+)?max(?:imum)?|max|mvc|strength|pressure))?(?!\s*(?:faster|slower|more|less|of\s+body|body|bw))`,
-      'i',
     ),
     ([, text = '']) => taker.part(`@${Math.round(taker.lowerOf(text, '%'))}%`),
   );
@@ -150,9 +150,8 @@ function takeEffort(taker: PhraseTaker): void {
 
 function takeLoad(taker: PhraseTaker): void {
   taker.once(
-    new RegExp(
+    pattern(
       String.raw`(?:\bwith\s+(?:a\s+)?|@\s*)?\b(spring|band)?\s*(${N})\s*-?\s*(kg|kilos?|lbs?|pounds?)\b(?:\s*(?:dumbbells?|weights?|plates?|kettlebells?))?`,
-      'i',
     ),
     ([, thing = '', amount = '', unit = '']) => taker.part(`${thing.toLowerCase()}${number(amount)}${/^k/i.test(unit) ? 'kg' : 'lb'}`),
   );
@@ -160,7 +159,7 @@ function takeLoad(taker: PhraseTaker): void {
     taker.part(`${/pinch|block/i.test(thing) ? 'pinch' : /handle/i.test(thing) ? 'handle' : 'edge'}${mm}`, thing),
   );
   for (const word of ['edge', 'handle', 'pinch', 'wedge'])
-    taker.once(new RegExp(String.raw`\b${word}(\d+)(?:mm|°)?(?=\s|$)`, 'i'), ([, size = '']) => taker.part(`${word}${size}`));
+    taker.once(pattern(String.raw`\b${word}(\d+)(?:mm|°)?(?=\s|$)`), ([, size = '']) => taker.part(`${word}${size}`));
   taker.once(/\b(hands|away)(\d+(?:\.\d+)?)m\b/i, ([, word = '', size = '']) => taker.part(`${word.toLowerCase()}${size}m`));
 }
 
@@ -173,27 +172,26 @@ function takeAmount(taker: PhraseTaker): void {
     taker.open('ease'),
   );
   taker.once(/\b(max|ease)(\d+(?:s|br|m|min)?)\b/i, ([, word = '', size = '']) => taker.amount(`${word.toLowerCase()}${size}`));
-  const unit = (pattern: string) =>
-    taker.once(new RegExp(String.raw`(?:\bfor\s+)?(${pattern})`, 'i'), ([, text = '']) => taker.amount(taker.amountOf(text)));
+  const unit = (source: string) =>
+    taker.once(pattern(String.raw`(?:\bfor\s+)?(${source})`), ([, text = '']) => taker.amount(taker.amountOf(text)));
   unit(String.raw`\b${RANGE}\s*(?:(?:slow|deep|long|easy|calm|full|quiet),?\s+)*(?:breaths?|br)\b`);
   unit(String.raw`\b\d+:\d{2}\b`);
   unit(String.raw`\b${RANGE}\s*-?\s*${UNIT}`);
   unit(String.raw`\b${RANGE}\s*(?:metres?|meters?|m)\b`);
-  taker.once(new RegExp(String.raw`\b(${RANGE})\s*(?:reps?|repetitions?|times|x)(?![\w])`, 'i'), ([, text = '']) =>
+  taker.once(pattern(String.raw`\b(${RANGE})\s*(?:reps?|repetitions?|times|x)(?![\w])`), ([, text = '']) =>
     taker.amount(String(taker.lowerOf(text, 'repetitions'))),
   );
-  taker.once(new RegExp(String.raw`\b(?:x|reps?\s*:)\s*(${RANGE})(?![\w:])`, 'i'), ([, text = '']) =>
+  taker.once(pattern(String.raw`\b(?:x|reps?\s*:)\s*(${RANGE})(?![\w:])`), ([, text = '']) =>
     taker.amount(String(taker.lowerOf(text, 'repetitions'))),
   );
-  const bare = (pattern: RegExp) => taker.once(pattern, ([, text = '']) => taker.amount(String(taker.lowerOf(text, 'repetitions'))));
+  const bare = (source: RegExp) => taker.once(source, ([, text = '']) => taker.amount(String(taker.lowerOf(text, 'repetitions'))));
   bare(
-    new RegExp(
+    pattern(
       String.raw`\b(${RANGE})(?=\s*(?:each|per|both|every|a\s+side|on\s+each|in\s+each|in\s+both|with\s+each|left|right|forwards?|clockwise|alternat\w*|slow\w*|fast|quick\w*|controlled|gentle|easy|light)\b)`,
-      'i',
     ),
   );
-  bare(new RegExp(String.raw`^(?!\W*[1-4]\s+(?:fingers?|hands?|arms?|legs?|positions?|points?)\b)\W*(${RANGE})(?=\s+[a-z])`, 'i'));
-  bare(new RegExp(String.raw`(?:^|\s)(${RANGE})(?=\W*$)`, 'i'));
+  bare(pattern(String.raw`^(?!\W*[1-4]\s+(?:fingers?|hands?|arms?|legs?|positions?|points?)\b)\W*(${RANGE})(?=\s+[a-z])`));
+  bare(pattern(String.raw`(?:^|\s)(${RANGE})(?=\W*$)`));
 }
 
 function takeWays(taker: PhraseTaker): void {

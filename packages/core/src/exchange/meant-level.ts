@@ -1,23 +1,23 @@
+import SearchableMap from 'minisearch/SearchableMap';
 import { plainName } from '../library/find-movements.js';
 import { FORMER_NAMES } from '../library/former-names.js';
 import { SYNONYMS } from '../library/search-words.js';
 import type { Level, Movement } from '../model/movement.js';
 import type { Clause } from './phrases.js';
 import { PLAIN_FORMS } from './plain-forms.js';
-import { spelt } from './spelling.js';
-import type { Names } from './text-names.js';
+import { PACES } from './paces.js';
+import { spelt, type Vocabulary } from './spelling.js';
+import { type AtLevel, forNames, type Names } from './text-names.js';
 
 /** What the words of a line mean, and which of them say nothing of it. */
-export interface MeantLevel {
-  readonly movement: Movement;
-  readonly level: Level;
+export interface MeantLevel extends AtLevel {
   /** Whether a level was named. */
   readonly isLevelNamed: boolean;
   readonly unused: readonly string[];
 }
 /** Several movements or levels that the words may mean; none where they mean nothing that is known. */
 export interface Unclear {
-  readonly candidates: readonly { readonly movement: Movement; readonly level: Level }[];
+  readonly candidates: readonly AtLevel[];
   readonly why: 'movement' | 'level' | 'unknown';
 }
 
@@ -34,14 +34,10 @@ const ALIKE: Readonly<Record<string, string>> = {
   easier: 'easy',
   gentler: 'gentle',
   kneeling: 'knee',
-  knees: 'knee',
-  toe: 'toe',
   feet: 'foot',
   desk: 'table',
-  tabletop: 'tabletop',
   quadruped: 'fours',
   sitting: 'seated',
-  straight: 'straight',
   moderate: 'medium',
   hard: 'strong',
   harder: 'strong',
@@ -49,8 +45,7 @@ const ALIKE: Readonly<Record<string, string>> = {
   dumbbell: 'weight',
   kettlebell: 'weight',
 };
-/** How fast something is done is the dose’s as often as the level’s. */
-const PACE_WORDS = new Set(['slow', 'slowly', 'fast', 'quick', 'quickly', 'controlled']);
+/** Words of a pace say less of a level than others: they are the dose’s as often. */
 const OF_PACE = 0.3;
 /** A candidate is clear where it is better than the next by this share. */
 const CLEARLY = 0.12;
@@ -77,15 +72,11 @@ interface Entry {
 interface Index {
   readonly entries: readonly Entry[];
   readonly weightOf: (word: string) => number;
-  readonly vocabulary: ReadonlySet<string>;
+  readonly vocabulary: Vocabulary;
   readonly ofLevels: ReadonlySet<string>;
 }
 
-const INDEXES = new WeakMap<readonly Movement[], Index>();
-
-function indexOf({ shelf, ownName }: Pick<Names, 'shelf' | 'ownName'>): Index {
-  const known = INDEXES.get(shelf);
-  if (known) return known;
+const indexOf = forNames(({ shelf, ownName }): Index => {
   const entries = shelf.map((movement): Entry => {
     const { id, name, ladder } = movement;
     const plain = Object.entries(PLAIN_FORMS).flatMap(([phrase, [movementId]]) => (movementId === id ? [phrase] : []));
@@ -98,36 +89,26 @@ function indexOf({ shelf, ownName }: Pick<Names, 'shelf' | 'ownName'>): Index {
   const counts = new Map<string, number>();
   for (const { words } of entries) for (const word of words) counts.set(word, (counts.get(word) ?? 0) + 1);
   const ofLevels = new Set(entries.flatMap(({ levels }) => levels.flatMap((each) => [...each])));
-  const index: Index = {
+  return {
     entries,
-    weightOf: (word) => (PACE_WORDS.has(word) ? OF_PACE : 1) * Math.log(1 + entries.length / (counts.get(word) ?? entries.length / 4)),
-    vocabulary: new Set([...counts.keys(), ...ofLevels]),
+    weightOf: (word) => (word in PACES ? OF_PACE : 1) * Math.log(1 + entries.length / (counts.get(word) ?? entries.length / 4)),
+    vocabulary: SearchableMap.from([...counts.keys(), ...ofLevels].map((word) => [word, word])),
     ofLevels,
   };
-  INDEXES.set(shelf, index);
-  return index;
-}
+});
 
-interface Scored {
-  readonly movement: Movement;
-  readonly level: Level;
+interface Scored extends MeantLevel {
   readonly rivals: readonly Level[];
   readonly score: number;
-  readonly isLevelNamed: boolean;
   readonly isWholeLevel: boolean;
   readonly isWholeName: boolean;
-  readonly unused: readonly string[];
 }
 
 /**
  * The movement and level that the words of a line mean: by the names that the field has for a movement, with the words of its levels counting. What stands
  * behind a dash or in brackets may name a level and otherwise counts for nothing.
  */
-export function levelMeant(
-  clauses: readonly Clause[],
-  names: Pick<Names, 'shelf' | 'ownName'>,
-  hints: readonly string[] = [],
-): MeantLevel | Unclear {
+export function levelMeant(clauses: readonly Clause[], names: Names, hints: readonly string[] = []): MeantLevel | Unclear {
   const index = indexOf(names);
   const main = clauses.filter(({ isAside }) => !isAside).flatMap(({ text }) => wordsIn(text));
   const asides = [...clauses.filter(({ isAside }) => isAside).map(({ text }) => text), ...hints].flatMap(wordsIn);
@@ -149,7 +130,7 @@ function clearest(scored: readonly Scored[], total: number, { ofLevels }: Index)
     return { candidates: shown(scored.filter(({ score }) => best.score - score < 2 * CLEARLY * total)), why: 'movement' };
   }
   const { movement, rivals } = best;
-  const asked = best.isLevelNamed ? undefined : best.unused.find((word) => ofLevels.has(word) && !PACE_WORDS.has(word));
+  const asked = best.isLevelNamed ? undefined : best.unused.find((word) => ofLevels.has(word) && !(word in PACES));
   const levels = rivals.length > 1 ? rivals : asked === undefined ? [] : movement.ladder;
   return levels.length > 0 ? { candidates: levels.map((level) => ({ movement, level })), why: 'level' } : best;
 }
@@ -223,7 +204,7 @@ function levelValues({ movement, levels }: Entry, { rest, asides, whole }: SaidW
     // What the name of the movement took may be the level’s as well, and of two levels the one that says nothing else is meant.
     const shared = [...whole].filter((word) => own.has(word));
     const missing = wordsIn(name).filter((word) => !said.has(word) && !shared.includes(word));
-    return Math.max(NEARLY_NOTHING, weigh(said) + SHARED * weigh(shared) - UNSAID * weigh(new Set(missing)));
+    return Math.max(NEARLY_NOTHING, weigh(said) + SHARED * weigh(shared) - UNSAID * new Set(missing).size);
   });
 }
 

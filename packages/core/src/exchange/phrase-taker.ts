@@ -1,28 +1,10 @@
 import type { Clause, DosePhrases } from './phrases.js';
+import { NUMBER_WORDS, secondsOf } from './text-numbers.js';
 
-const NUMBERS: Readonly<Record<string, number>> = {
-  one: 1,
-  two: 2,
-  three: 3,
-  four: 4,
-  five: 5,
-  six: 6,
-  seven: 7,
-  eight: 8,
-  nine: 9,
-  ten: 10,
-  twelve: 12,
-  fifteen: 15,
-  twenty: 20,
-  thirty: 30,
-  forty: 40,
-  sixty: 60,
-};
 const COUNTED =
   'sets?|rounds?|reps?|repetitions?|times|series|slow|deep|long|easy|breaths?|seconds?|secs?|minutes?|mins?|metres?|meters?|each|per';
 /** Where a phrase was taken out, so that words around it are not read as neighbours. */
 const GAP = ' ¦ ';
-const MINUTE_S = 60;
 /** A bare number beside an open end is how often, up to here. */
 const MOST_SETS = 6;
 
@@ -103,13 +85,12 @@ export class PhraseTaker {
     return lower;
   }
 
-  /** Seconds of “30”, “30 s”, “1 min”, “1:30” or “20-60 s”. */
+  /** Seconds of “30”, “30 s”, “1 min”, “1:30” or “20-60 s”, to the half. */
   secondsOf(text: string): number {
-    const clock = /(\d+):(\d{2})/.exec(text);
-    if (clock) return MINUTE_S * Number(clock[1]) + Number(clock[2]);
-    const isMinutes = /min/i.test(text);
-    const seconds = this.lowerOf(text.replace(/[a-z.\s]+$/i, ''), isMinutes ? 'min' : 's') * (isMinutes ? MINUTE_S : 1);
-    return Math.round(2 * seconds) / 2;
+    const [clock] = /\d+:\d{2}/.exec(text) ?? [];
+    const unit = /min/i.test(text) ? 'min' : 's';
+    const digits = clock ?? String(this.lowerOf(text.replace(/[a-z. ]+$/i, ''), unit));
+    return Math.round(2 * secondsOf(digits, unit)) / 2;
   }
 
   /** An amount as shorthand: “30s” of half a minute. */
@@ -143,22 +124,23 @@ function openAmount(open: 'max' | 'ease', amount: string | null, holdS: number |
   return open === 'ease' ? `ease${ceiling === '' ? '90s' : ceiling}` : `max${ceiling}`;
 }
 
-/** Numbers as figures, dashes between them as hyphens, halves and minutes as seconds. */
+const WORDS = Object.keys(NUMBER_WORDS).join('|');
+const COUNTED_WORD = new RegExp(String.raw`\b(?:${WORDS})\b(?= (?:${COUNTED})\b)`, 'gi');
+/** “One hand …” begins a name; the others begin an amount. */
+const FIRST_WORD = new RegExp(String.raw`(^\W*|\b(?:sets?|rounds?) of )(${WORDS.replace('one|', '')})\b`, 'gi');
+const figures = (word: string): string => String(NUMBER_WORDS[word.toLowerCase()]);
+
+/** One blank between words, numbers as figures, dashes between them as hyphens, halves and minutes as seconds. */
 function plainNumbers(line: string): string {
   return line
-    .replaceAll(' ', ' ')
+    .replaceAll(/\s+/g, ' ')
     .replaceAll(/[×✕]/g, 'x')
-    .replaceAll(/(\d)\s*[–—−]\s*(\d)/g, '$1-$2')
-    .replaceAll(/\b(?:a|1|one)\s+(?:and a half minutes?|minute and a half)\b/gi, '90 s')
-    .replaceAll(/\b(?:half\s+(?:a\s+)?min(?:ute)?|½\s*min(?:ute)?)\b/gi, '30 s')
-    .replaceAll(/\ba\s+minute\b/gi, '60 s')
-    .replaceAll(new RegExp(String.raw`\b(${Object.keys(NUMBERS).join('|')})\b(?=\s+(?:${COUNTED})\b)`, 'gi'), (word) =>
-      String(NUMBERS[word.toLowerCase()]),
-    )
-    .replace(
-      new RegExp(String.raw`(^\W*|\b(?:sets?|rounds?)\s+of\s+)(${Object.keys(NUMBERS).slice(1).join('|')})\b`, 'gi'),
-      (_, before: string, word: string) => `${before}${NUMBERS[word.toLowerCase()]}`,
-    );
+    .replaceAll(/(\d) ?[–—−] ?(\d)/g, '$1-$2')
+    .replaceAll(/\b(?:a|1|one) (?:and a half minutes?|minute and a half)\b/gi, '90 s')
+    .replaceAll(/\b(?:half (?:a )?min(?:ute)?|½ ?min(?:ute)?)\b/gi, '30 s')
+    .replaceAll(/\ba minute\b/gi, '60 s')
+    .replaceAll(COUNTED_WORD, figures)
+    .replaceAll(FIRST_WORD, (_, before: string, word: string) => `${before}${figures(word)}`);
 }
 
 /** Words cut at dashes, brackets and full stops. */
@@ -168,9 +150,8 @@ function clausesIn(text: string): Clause[] {
   for (const piece of text.split(/(\s[-–—]\s|[–—;()[\]]|\.\s|\.$)/)) {
     if (/^(?:\s[-–—]\s|[–—;()[\]]|\.\s?)$/.test(piece)) continue;
     const tidy = piece
-      .replaceAll('¦', ' ')
-      .replaceAll(/\s+/g, ' ')
-      .replaceAll(/\s+(?=[,:])/g, '')
+      .replaceAll(/[¦ ]+/g, ' ')
+      .replaceAll(/ (?=[,:])/g, '')
       .replaceAll(/(?<!\S)x(?!\S)/gi, '')
       .replaceAll(/^[\s,:@&+/-]+|[\s,:@&+/-]+$/g, '')
       .replace(/^(?:then|next|now)\s+/i, '');

@@ -1,22 +1,21 @@
 import { checkSequence } from '../model/check-sequence.js';
 import { printDose } from '../model/dose-shorthand.js';
 import type { Method } from '../model/method.js';
-import { type Level, type Movement, USUAL_PHASE } from '../model/movement.js';
+import { USUAL_PHASE } from '../model/movement.js';
 import { phaseBetween } from '../model/phase-between.js';
 import type { Round } from '../model/round.js';
 import { type Block, type Sequence, SEQUENCE, SEQUENCE_LIMITS, USUAL_PACING } from '../model/sequence.js';
-import { WORK } from '../rules/checks/block-views.js';
 import { checkMutes } from '../rules/checks/check-mutes.js';
 import { compileTimeline } from '../timeline/compile-timeline.js';
 import { same } from '../vocabulary/same.js';
 import { sentence } from '../vocabulary/fault.js';
 import { faultsOf } from '../vocabulary/faults.js';
-import { type Phase, PHASES } from '../vocabulary/phases.js';
-import { type Above, type BlockInLine, blocksInLine, isBlockLine } from './block-in-line.js';
+import { type Phase, PHASES, WORK } from '../vocabulary/phases.js';
+import { type BlockInLine, blocksInLine, isBlockLine } from './block-in-line.js';
 import { dosePhrasesIn } from './dose-phrases.js';
 import { HEADS } from './text-heads.js';
 import { type HeadField, phasePrefix, readLine, type TextLine } from './text-lines.js';
-import type { Names } from './text-names.js';
+import type { AtLevel, Names } from './text-names.js';
 
 /** A line that was not understood: its position, what would be right, and what could be meant. */
 export interface TextFault {
@@ -82,7 +81,7 @@ class TextReader {
   private readonly blocks: Growing[] = [];
   private readonly lineOf = new Map<string, number>();
   /** Blocks that stand under no phase. */
-  private readonly unplaced = new Map<string, { readonly movement: Movement; readonly level: Level }>();
+  private readonly unplaced = new Map<string, AtLevel>();
   private readonly rounds: GrowingRound[] = [];
   private readonly interpretations: Interpretation[] = [];
   private readonly faults: TextFault[] = [];
@@ -95,7 +94,9 @@ class TextReader {
   /** Remarks that stand above the first block. */
   private early: string[] = [];
   /** The movement of the line above, where it had no dose. */
-  private undosed: Above | null = null;
+  private undosed: AtLevel | null = null;
+  /** Whether it was said that the rest is not read. */
+  private isOver = false;
   /** Blocks before this one belong to what stands above the last gap. */
   private groupStart = 0;
 
@@ -177,7 +178,7 @@ class TextReader {
     this.closeRound();
   }
 
-  /** The block that a line with nothing but a dose says anew. */
+  /** The block above goes where the line that follows gives its dose. */
   private dropLast(): void {
     const last = this.blocks.pop();
     if (!last) return;
@@ -247,15 +248,28 @@ class TextReader {
       this.early.push(said.text.replace(/\s*:$/, ''));
       return;
     }
+    if (this.isFull(line)) return;
     const read = blocksInLine(said, this.reading, this.undosed);
     if ('message' in read) {
       if (read.choices.length === 0 && isRemark(said.text)) return this.remark(said.text);
       return this.fault(line, read.column, read.message, read.nearest, read.choices);
     }
-    // A dose alone says anew what the line above did not say.
+    // A line with nothing but a dose gives that of the line above.
     if (this.undosed !== null && dosePhrasesIn(said.text).clauses.length === 0) this.dropLast();
     this.undosed = null;
     for (const each of read) this.push(each, said, line);
+  }
+
+  /** Past what a sequence holds, or where hardly a line is understood, no more is looked up: it would take long and help nobody. */
+  private isFull(line: number): boolean {
+    const isLong = this.blocks.length >= SEQUENCE_LIMITS.blocks;
+    if (!isLong && this.faults.length < MOST_FAULTS) return false;
+    if (!this.isOver) {
+      const why = isLong ? `A sequence has at most ${SEQUENCE_LIMITS.blocks} blocks` : `${MOST_FAULTS} lines are not understood`;
+      this.fault(line, 1, `${why}: the text is not read from here on.`);
+    }
+    this.isOver = true;
+    return true;
   }
 
   private push({ movement, level, dose, note, isExact }: BlockInLine, said: SaidBlock, line: number): void {
@@ -336,6 +350,8 @@ class TextReader {
 
 /** The longest line that is read. */
 const LINE_LENGTH = 600;
+/** More lines than these are not asked about. */
+const MOST_FAULTS = 60;
 /** Stands for the number of times that the sets of a round say. */
 const BY_SETS = 0;
 /** A sentence of so many words that names no movement is a remark. */

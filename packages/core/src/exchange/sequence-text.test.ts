@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { LIBRARY, movementFinder, shippedMethod, shippedMovement } from '../library/index.js';
+import { LIBRARY, shippedMethod, shippedMovement } from '../library/index.js';
 import { METHODS } from '../library/methods.js';
 import { parseDose, printDose } from '../model/dose-shorthand.js';
 import { usualWay } from '../model/movement.js';
@@ -13,9 +13,8 @@ import { readSequenceText } from './read-sequence-text.js';
 import { decodeSequence } from './sequence-file.js';
 import { writeSequenceText } from './write-sequence-text.js';
 
-const find = movementFinder(LIBRARY);
 const ownName = (id: string) => (id === 'free.open-close' ? 'Jellyfish' : undefined);
-const read = (text: string) => readSequenceText(text, { shelf: LIBRARY, find, ownName, methods: Object.values(METHODS) });
+const read = (text: string) => readSequenceText(text, { shelf: LIBRARY, ownName, methods: Object.values(METHODS) });
 const write = (sequence: Sequence) => writeSequenceText(sequence, { lookup: shippedMovement, method: shippedMethod, shelf: LIBRARY });
 
 /** Without ids, which a text does not hold: blocks and rounds by their places. */

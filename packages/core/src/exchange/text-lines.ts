@@ -1,6 +1,7 @@
 import type { RoundChange } from '../model/round.js';
 import { LOOK_STOPS, type LookStop } from '../vocabulary/rechecks.js';
 import { type Phase, PHASE_NAMES, PHASES } from '../vocabulary/phases.js';
+import { NUMBER_WORDS, secondsOf } from './text-numbers.js';
 
 /** What a line of a sequence text says. Columns are 1-based. */
 export type TextLine =
@@ -51,13 +52,10 @@ const ALSO_CALLED: Readonly<Record<Phase, readonly string[]>> = {
 /** Phases by their names and ids, as they are typed. */
 const PHASE_OF = new Map(
   PHASES.flatMap((phase) =>
-    [phase, PHASE_NAMES[phase], PHASE_NAMES[phase].replace('-', ' '), ...ALSO_CALLED[phase]].map(
-      (name) => [name.toLowerCase(), phase] as const,
-    ),
+    [phase, PHASE_NAMES[phase].replace('-', ' '), ...ALSO_CALLED[phase]].map((name) => [name.toLowerCase(), phase] as const),
   ),
 );
-const COUNTS: Readonly<Record<string, number>> = { one: 1, two: 2, three: 3, four: 4, five: 5, six: 6 };
-const COUNT = String.raw`(\d+|${Object.keys(COUNTS).join('|')})`;
+const COUNT = String.raw`(\d+|${Object.keys(NUMBER_WORDS).join('|')})`;
 const ROUNDS = new RegExp(String.raw`^${COUNT}\s*(?:x\s*)?(?:rounds?|times|sets)\b(?:\s+of\b)?\s*,?\s*(.*?):?$`, 'i');
 const CIRCUIT = new RegExp(
   String.raw`^(?:superset|circuit|round)s?\b\s*(?:[x×]\s*${COUNT}|${COUNT}\s*(?:x|times|rounds?|sets))?\s*,?\s*(.*?):?$`,
@@ -88,8 +86,9 @@ const fieldOf = (name: string): HeadField => FORMER_FIELDS[name] ?? (name as Hea
 
 /** Reads one line. @param isFirst a first line that is nothing else is the title */
 export function readLine(line: string, isFirst: boolean): TextLine {
-  const text = line.replace(BULLET, '').trim();
-  const column = line.length - line.replace(BULLET, '').trimStart().length + 1;
+  const unmarked = line.replace(BULLET, '').trimStart();
+  const text = unmarked.trimEnd();
+  const column = line.length - unmarked.length + 1;
   if (text === '') return { kind: 'blank' };
   return (
     readHead(text, column) ??
@@ -103,9 +102,27 @@ export function readLine(line: string, isFirst: boolean): TextLine {
 
 /** A phase with what follows it in its line: “Warm-up: wrist circles 10 each way”. */
 export function phasePrefix(line: string): { readonly phase: Phase; readonly rest: string } | null {
-  const [, name = '', rest = ''] = /^[\s#*_-]*([a-z][a-z -]*?)[*_]*\s*(?:\(\d+\s*min(?:utes?)?\))?\s*:[*_]*\s+(\S.*)$/i.exec(line) ?? [];
-  const phase = PHASE_OF.get(name.trim().toLowerCase());
-  return phase === undefined || /^\d+\s*min(?:utes?)?$/i.test(rest) ? null : { phase, rest };
+  const at = line.indexOf(':');
+  if (at < 0) return null;
+  const phase = phaseCalled(line.slice(0, at));
+  const rest = line.slice(at + 1).replace(/^[*_\s]+/, '');
+  return phase === undefined || rest === '' || /^\d+ ?min(?:ute)?s?$/i.test(rest) ? null : { phase, rest };
+}
+
+/** The phase that a heading names, whatever marks it: “## Warm up (5 min):”. */
+function phaseCalled(heading: string): Phase | undefined {
+  const words = heading
+    .replaceAll(/[#*_:()-]/g, ' ')
+    .trim()
+    .split(/\s+/);
+  const [last = '', before = ''] = words.toReversed();
+  const minutes = /^\d+min(?:ute)?s?$/i.test(last) ? 1 : /^min(?:ute)?s?$/i.test(last) && /^\d+$/.test(before) ? 2 : 0;
+  return PHASE_OF.get(
+    words
+      .slice(0, words.length - minutes)
+      .join(' ')
+      .toLowerCase(),
+  );
 }
 
 /** Whether a first line is a movement already: it has a bullet, or sets or an amount. */
@@ -121,14 +138,7 @@ function readHead(text: string, column: number): TextLine | null {
     const value = head[2] ?? '';
     return { kind: 'head', field: fieldOf(head[1].toLowerCase()), value, column: column + text.length - value.length };
   }
-  const phase = PHASE_OF.get(
-    text
-      .replace(/^[#*_\s]+|[*_\s:]+$/g, '')
-      .replace(/\s*\(?\d+\s*min(?:utes?)?\)?$/i, '')
-      .replace(/:$/, '')
-      .trim()
-      .toLowerCase(),
-  );
+  const phase = phaseCalled(text);
   if (phase !== undefined) return { kind: 'phase', phase };
   const minutes = MINUTES.exec(text)?.[1];
   return minutes !== undefined && /min/i.test(text) ? { kind: 'minutes', minutes: Number(minutes) } : null;
@@ -151,19 +161,12 @@ function readTurn(text: string, column: number): TextLine | null {
   return { kind: 'rounds', times: times === undefined ? null : countOf(times), ...how };
 }
 
-const countOf = (word = '1'): number => COUNTS[word.toLowerCase()] ?? Number(word);
+const countOf = (word = '1'): number => NUMBER_WORDS[word.toLowerCase()] ?? Number(word);
 
 const REST_BETWEEN = new RegExp(
   String.raw`^(?:(?:with\s+)?rest\s*${SECONDS}|(?:with\s+)?${SECONDS}\s*rest)(?:\s+(?:in\s+)?between(?:\s+rounds)?)?$`,
   'i',
 );
-/** Seconds of “1:30”, “90” or “2 min”. */
-function secondsIn(digits: string, unit: string | undefined): number {
-  const [minutes, seconds] = digits.split(':');
-  if (seconds !== undefined) return 60 * Number(minutes) + Number(seconds);
-  return Math.round(Number(digits) * (unit?.toLowerCase().startsWith('m') ? 60 : 1));
-}
-
 /** Rest and changes of a round: “rest 60 s, 20 % faster, a level up each round”. */
 function readHow(text: string): { restS: number; change?: RoundChange } | { part: string; message: string } {
   let restS = 0;
@@ -176,7 +179,7 @@ function readHow(text: string): { restS: number; change?: RoundChange } | { part
     const pace = /^(\d+)\s*%\s*(faster|slower)$/i.exec(part);
     const amount = /^(\d+)\s*%\s*(more|less)$/i.exec(part);
     const levels = /^(a|\d+)\s*levels?\s*(up|down)$/i.exec(part);
-    if (rest) restS = secondsIn(rest[1] ?? rest[3] ?? '', rest[2] ?? rest[4]);
+    if (rest) restS = Math.round(secondsOf(rest[1] ?? rest[3] ?? '', rest[2] ?? rest[4]));
     else if (pace) change.fasterPercent = signed(pace[1], pace[2] === 'slower');
     else if (amount) change.morePercent = signed(amount[1], amount[2] === 'less');
     else if (levels) change.levels = signed(levels[1] === 'a' ? '1' : levels[1], levels[2] === 'down');
@@ -189,7 +192,7 @@ const signed = (digits: string | undefined, isLess: boolean) => (isLess ? -1 : 1
 
 function readStop(text: string, column: number): TextLine | null {
   const pause = BREAK.exec(text) ?? BREAK_AFTER.exec(text);
-  if (pause) return { kind: 'break', breakS: secondsIn(pause[1] ?? '', pause[2]) };
+  if (pause) return { kind: 'break', breakS: Math.round(secondsOf(pause[1] ?? '', pause[2])) };
   if (/^(?:then|next|and|and then|finally)[.:]?$/i.test(text)) return { kind: 'note', text: '' };
   if (OTHER_SIDE.test(text)) return { kind: 'other side' };
   if (AT_ONCE.test(text)) return { kind: 'at once' };

@@ -82,7 +82,8 @@ function linesOf(block: Block, writing: Writing): string[] {
 /** A name that is read back as itself: no colon or bracket, and no other movement or line that would be taken for it. */
 function nameOf({ id, name }: Movement, shelf: readonly Movement[]): string {
   const isOnly = shelf.filter((other) => plainName(other.name) === plainName(name)).length === 1;
-  return isOnly && isPlain(name) && readLine(`${name}, x: 1x8`, false).kind === 'block' ? oneLine(name) : `[${id}]`;
+  const read = readLine(`${name}, x: 1x8`, false);
+  return isOnly && isPlain(name) && read.kind === 'block' && read.name === `${name}, x` ? oneLine(name) : `[${id}]`;
 }
 
 function levelName({ ladder }: Movement, { id, name }: Level): string {

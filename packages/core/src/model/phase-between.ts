@@ -1,4 +1,4 @@
-import { type Phase, PHASES } from '../vocabulary/phases.js';
+import { type Phase, PHASES, WORK } from '../vocabulary/phases.js';
 import { type Level, type Movement, USUAL_PHASE } from './movement.js';
 
 /** Where a block comes to stand whose phase nobody named. */
@@ -11,7 +11,6 @@ export interface Neighbours {
   readonly loadFollows: boolean;
 }
 
-const WORKING: readonly Phase[] = ['load', 'strength', 'skill'];
 const rankOf = (phase: Phase) => PHASES.indexOf(phase);
 
 /**
@@ -29,7 +28,7 @@ export function phaseBetween({ family }: Movement, { loading }: Level, { before,
   return before ?? after ?? usual;
 }
 
-const isWorking = (phase: Phase | undefined): boolean => phase !== undefined && WORKING.includes(phase);
+const isWorking = (phase: Phase | undefined): boolean => phase !== undefined && WORK.includes(phase);
 
 /** The earliest and the latest phase that fit there. */
 function boundsOf(before: Phase | undefined, after: Phase | undefined): readonly [from: Phase, to: Phase] {

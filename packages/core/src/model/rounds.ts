@@ -119,7 +119,7 @@ function runsOf(blocks: readonly Block[], mine: ReadonlySet<string>, others: Rea
 const USUAL_ROUND = { times: 3, restS: 60 } as const;
 
 /**
- * A sequence in which the blocks from one to another are taken in rounds: as many of them as stand in the first one's phase. Rounds that it touches are taken
+ * A sequence in which the blocks from one to another are taken in rounds: as many as follow the first one in its phase. Rounds that it touches are taken
  * in, and the first of them says how it goes.
  */
 export function withRoundOver(sequence: Sequence, fromId: string, toId: string, id: string): Sequence {
@@ -128,13 +128,13 @@ export function withRoundOver(sequence: Sequence, fromId: string, toId: string, 
   const from = placeOf(fromId);
   const phase = blocks[from]?.phase;
   if (phase === undefined || placeOf(toId) < 0) return sequence;
-  const [first, last] = [Math.min(from, placeOf(toId)), Math.max(from, placeOf(toId))];
-  const chosen = new Set(
-    blocks
-      .slice(first, last + 1)
-      .filter((block) => block.phase === phase)
-      .map((block) => block.id),
-  );
+  const step = placeOf(toId) < from ? -1 : 1;
+  const chosen = new Set<string>();
+  // A phase may come twice: only what follows the first without a gap is taken with it.
+  for (let place = from; blocks[place]?.phase === phase; place += step) {
+    chosen.add(blocks[place]?.id ?? '');
+    if (place === placeOf(toId)) break;
+  }
   const touched = rounds.filter(({ blockIds }) => blockIds.some((blockId) => chosen.has(blockId)));
   for (const { blockIds } of touched) for (const blockId of blockIds) chosen.add(blockId);
   const blockIds = blocks.flatMap((block) => (chosen.has(block.id) ? [block.id] : []));

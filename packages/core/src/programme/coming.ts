@@ -4,7 +4,7 @@ import type { MovementLookup } from '../model/movement.js';
 import { inDayOrder, type Programme } from '../model/programme.js';
 import type { Sequence } from '../model/sequence.js';
 import type { ComingPlan } from '../rules/suggestions/question.js';
-import { WORK } from '../rules/checks/block-views.js';
+import { WORK } from '../vocabulary/phases.js';
 import { daysBetween } from '../vocabulary/days.js';
 import { type DoneDay, matchDone } from './done-days.js';
 import { type PlanSequences, sequencesOn } from './session-plan.js';

@@ -2,7 +2,7 @@ import { type ForPersonQuestion, sequenceFor } from '../compose/for-person.js';
 import { addDays, dayWords, WEEKDAY_NAMES, weekdayOf, WEEKDAYS } from '../vocabulary/days.js';
 import { inDayOrder, mondayOf, type PlannedDay, type Programme, weekdaysOf, weekIndexOf } from '../model/programme.js';
 import type { Sequence } from '../model/sequence.js';
-import { WORK } from '../rules/checks/block-views.js';
+import { WORK } from '../vocabulary/phases.js';
 import { say, type Sentence } from '../vocabulary/sentence.js';
 import { counted, listed } from '../vocabulary/text.js';
 import { amountLoads } from './amount-loads.js';

@@ -4,7 +4,7 @@ import { shippedMovement, STARTING_POINTS } from '../library/index.js';
 import { checkProgramme } from '../model/programme.js';
 import type { Sequence } from '../model/sequence.js';
 import { runs } from '../properties.fixture.js';
-import { WORK } from '../rules/checks/block-views.js';
+import { WORK } from '../vocabulary/phases.js';
 import { person } from '../rules/checks/sessions.fixture.js';
 import { addDays, daysBetween, weekdayOf } from '../vocabulary/days.js';
 import { evaluateProgramme } from './evaluate.js';

@@ -5,7 +5,7 @@ import type { Method } from '../model/method.js';
 import { findLevel, type Movement, type MovementLookup } from '../model/movement.js';
 import { inDayOrder, type PlannedDay, type Programme, type ProgrammePlan, weekIndexOf } from '../model/programme.js';
 import { type Block, type Sequence } from '../model/sequence.js';
-import { WORK } from '../rules/checks/block-views.js';
+import { WORK } from '../vocabulary/phases.js';
 import { inAmount } from '../rules/doses/in-amount.js';
 import { type HeldGrowth, heldGrowth } from '../rules/gate/held-growth.js';
 import { handsUsed } from '../rules/safety/hands-used.js';

@@ -11,3 +11,5 @@ export const PHASE_NAMES = {
 } as const satisfies Record<(typeof PHASES)[number], string>;
 /** A part of a session. */
 export type Phase = (typeof PHASES)[number];
+/** Phases of work: what the warm-up prepares for. */
+export const WORK: readonly Phase[] = ['load', 'strength', 'skill'];

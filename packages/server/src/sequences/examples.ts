@@ -1,5 +1,5 @@
 import { readSequenceText } from '@clay-pot/core/exchange';
-import { LIBRARY, METHODS, movementFinder } from '@clay-pot/core/library';
+import { LIBRARY, METHODS } from '@clay-pot/core/library';
 
 const TEXT = `Hands before the climb
 20 min
@@ -16,7 +16,6 @@ strength
 
 const { document, interpretations, faults } = readSequenceText(TEXT, {
   shelf: LIBRARY,
-  find: movementFinder(LIBRARY),
   methods: Object.values(METHODS),
 });
 

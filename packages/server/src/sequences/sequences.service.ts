@@ -8,7 +8,7 @@ import {
   SEQUENCE_FORMAT_VERSION,
   writeSequenceText,
 } from '@clay-pot/core/exchange';
-import { type StudioLibrary, movementFinder } from '@clay-pot/core/library';
+import type { StudioLibrary } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
 import { IsNull } from 'typeorm';
 import { AssignmentRow } from '../assignments/assignment.entity.js';
@@ -144,8 +144,7 @@ export class SequencesService {
   /** Reads a sequence from plain text; nothing is stored. What was not understood stands beside what was; a text of which nothing was is answered with lines, columns and the nearest names. */
   async read(scope: StudioScope, text: string): Promise<SequenceTextAnswer> {
     const { shelf, methods, ownName } = await this.library.of(scope);
-    const find = movementFinder(shelf, ownName);
-    const { document, interpretations, faults } = readSequenceText(text, { shelf, methods, ownName, find });
+    const { document, interpretations, faults } = readSequenceText(text, { shelf, methods, ownName });
     if (document) return { document, interpretations, faults };
     throw brokenText(
       faults.map(({ nearest: names, choices: _choices, ...fault }) => ({ pointer: '/text', ...fault, ...(names.length > 0 && { names }) })),

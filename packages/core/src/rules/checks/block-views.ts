@@ -1,13 +1,11 @@
 import { must } from '../../vocabulary/lists.js';
 import type { BlockView, SessionView } from '../../effort/session-view.js';
-import type { Phase } from '../../vocabulary/phases.js';
+import { WORK } from '../../vocabulary/phases.js';
 
 /** The blocks’ ids. */
 export const ids = (views: readonly BlockView[]) => views.map(({ block }) => block.id);
 /** Moved by the own muscles alone, or helped. */
 export const isFree = ({ level }: Pick<BlockView, 'level'>) => level.loading === 'unloaded' || level.loading === 'assisted';
-/** Phases of work. */
-export const WORK: readonly Phase[] = ['load', 'strength', 'skill'];
 /** What the warm-up prepares for. */
 export const isWork = ({ block }: BlockView) => WORK.includes(block.phase);
 

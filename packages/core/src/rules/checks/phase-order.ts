@@ -21,9 +21,11 @@ export const phaseOrder: Check = {
     const others = blocks.filter((view) => !inOrder.has(view));
     if (others.length === 0) return [];
     const first = firstOf(others);
-    const isLate = blocks.some((view) => view.index < first.index && rankOf(view) > rankOf(first));
-    const phase = PHASE_NAMES[first.block.phase].toLowerCase();
-    const text = say`${named(others)}: ${phase} ${isLate ? 'after what it should come before' : 'before what it should come after'}.`;
+    const nameOf = ({ block }: BlockView) => PHASE_NAMES[block.phase].toLowerCase();
+    const ahead = blocks.findLast((view) => view.index < first.index && rankOf(view) > rankOf(first));
+    const behind = blocks.find((view) => view.index > first.index && rankOf(view) < rankOf(first));
+    const phase = nameOf(first);
+    const text = say`${named(others)}: ${phase} ${ahead ? `after ${nameOf(ahead)}` : `before ${nameOf(behind ?? first)}`}.`;
     const edits = others.map((view): Edit => {
       const next = blocks.find((other) => inOrder.has(other) && rankOf(other) > rankOf(view));
       return { kind: 'move', blockId: view.block.id, phase: view.block.phase, before: next?.block.id ?? null };

@@ -2,7 +2,7 @@ import { quantity, say } from '../../vocabulary/sentence.js';
 import { amountOf, type Dose, setCount, withSetGroups, workOf } from '../../model/dose.js';
 import type { Edit } from '../../model/edits.js';
 import { WEEK_KINDS } from '../../model/programme.js';
-import { WORK } from '../checks/block-views.js';
+import { WORK } from '../../vocabulary/phases.js';
 import { HANDS } from '../../vocabulary/hands.js';
 import { lowered } from '../../vocabulary/text.js';
 import { UNIT_OF } from '../../vocabulary/work.js';

@@ -1,7 +1,7 @@
 import { say, loweredSentence, joinSentences, uniqueSentences } from '../../vocabulary/sentence.js';
 import { HAND_WORDS } from '../../vocabulary/hands.js';
 import { isSome } from '../../vocabulary/lists.js';
-import { WORK } from '../checks/block-views.js';
+import { WORK } from '../../vocabulary/phases.js';
 import type { LevelStanding } from '../progress/level-standing.js';
 import { stayAt } from './after.js';
 import type { Suggestion } from './suggestion.js';

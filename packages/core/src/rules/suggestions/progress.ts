@@ -8,7 +8,7 @@ import { working } from '../../vocabulary/constant.js';
 import { firstOf, groupedBy, isSome } from '../../vocabulary/lists.js';
 import { same } from '../../vocabulary/same.js';
 import { UNIT_OF } from '../../vocabulary/work.js';
-import { WORK } from '../checks/block-views.js';
+import { WORK } from '../../vocabulary/phases.js';
 import { hasGrown } from '../doses/asks-more.js';
 import { editWords } from '../fixes/edit-words.js';
 import { isProgression, STEP_OF } from '../progress/level-standing.js';

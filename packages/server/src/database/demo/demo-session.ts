@@ -8,6 +8,7 @@ import {
   type Stint,
   type Timeline,
   type WorkingSide,
+  WORK,
 } from '@clay-pot/core';
 import type { BlockReportRow, ComplaintRow, DoneSetRow, FormTickRow } from '../../sessions/session.entities.js';
 import type { PersonPlan } from './people.js';
@@ -59,7 +60,6 @@ export function setsOf(session: DemoSession, { studioId, course }: DemoContext, 
   );
 }
 
-const LOADING_PHASES: readonly string[] = ['load', 'strength', 'skill'];
 /** How long after a block its report is given. */
 const REPORTED_AFTER_MS = 4000;
 
@@ -69,7 +69,7 @@ export function reportsOf(session: DemoSession, { studioId, course, rate }: Demo
   const blocksDone = new Set(reached.map(({ blockId }) => blockId));
   return [...plan.blocks.entries()].flatMap(([index, block]) => {
     if (!blocksDone.has(block.id)) return [];
-    const loads = LOADING_PHASES.includes(block.phase);
+    const loads = WORK.includes(block.phase);
     const discomfort = discomfortIn(block, loads, session, course, random);
     const usual = loads ? random.between(4, 7) : random.between(1, 3);
     const exertion = Math.min(10, (rate(plan, block.id) ?? usual) + (flare ? 1 : 0));

@@ -1,5 +1,6 @@
 import type { StoredMovement, StoredSequence } from '@clay-pot/contracts';
 import {
+  applyEdits,
   type Block,
   checkMovement,
   type Dose,
@@ -8,7 +9,6 @@ import {
   freshBlockId,
   gate,
   type GateSubject,
-  inPhaseOrder,
   insertLevel,
   type Level,
   type Movement,
@@ -121,16 +121,15 @@ export async function intoBlock(subject: LevelFor, { sequenceId, blockId }: From
 export function intoSequence(sequenceId: string, subject: LevelFor, { stored, level }: Kept): Promise<StoredSequence> {
   const movement: Movement = { ...stored.movement, id: stored.id };
   return changed(sequenceId, (document) => {
-    const { blocks } = document;
     const dose = doseFor(movement, level, methodFor(document), weakerHand(subject.person), subject.athlete?.cautions);
     mustPass(subject, document, movement, level, dose);
     const id = freshBlockId(document, stored.id);
     const fresh: Block = { id, phase: USUAL_PHASE[movement.family], movementId: stored.id, levelId: level.id, dose };
-    return inPhaseOrder([...blocks, fresh]);
+    return applyEdits(document, [{ kind: 'add', block: fresh, before: null }]).blocks;
   });
 }
 
-async function changed(sequenceId: string, blocksOf: (document: Sequence) => Block[]): Promise<StoredSequence> {
+async function changed(sequenceId: string, blocksOf: (document: Sequence) => readonly Block[]): Promise<StoredSequence> {
   const { document, etag } = await fetchSequence(sequenceId);
-  return putSequence(sequenceId, { ...document, blocks: blocksOf(document) }, etag);
+  return putSequence(sequenceId, { ...document, blocks: [...blocksOf(document)] }, etag);
 }

@@ -1,6 +1,5 @@
 import { counted, type Sequence } from '@clay-pot/core';
 import { readSequenceText, type SequenceRead, writeSequenceText } from '@clay-pot/core/exchange';
-import { movementFinder } from '@clay-pot/core/library';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { replaceSequence } from '../../store/editor.js';
 import { useStudioLibrary } from '../../store/library.js';
@@ -18,7 +17,6 @@ interface Props {
 /** A sequence as plain text: to copy into a message, or to write and paste. The text that is read replaces the sequence, in one step to undo. */
 export function TextPanel({ document, pasted, onClose }: Props) {
   const library = useStudioLibrary();
-  const find = useMemo(() => movementFinder(library.shelf, library.ownName), [library]);
   const written = useMemo(
     () => writeSequenceText(document, { lookup: library.movement, method: library.method, shelf: library.shelf }),
     [document, library],
@@ -26,8 +24,8 @@ export function TextPanel({ document, pasted, onClose }: Props) {
   const [text, setText] = useState(pasted ?? written);
   const field = useRef<HTMLTextAreaElement>(null);
   const read = useMemo(
-    () => readSequenceText(text, { shelf: library.shelf, methods: library.methods, ownName: library.ownName, find }),
-    [text, library, find],
+    () => readSequenceText(text, { shelf: library.shelf, methods: library.methods, ownName: library.ownName }),
+    [text, library],
   );
   const isSame = text === written;
 
