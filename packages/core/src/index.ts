@@ -133,7 +133,19 @@ export { pairBlocks } from './model/pair-blocks.js';
 export { doseCompletions } from './model/dose-completions.js';
 export { parseDose, printDose, printOwnLoad, printSets, printSides, retypeDose, ShorthandError } from './model/dose-shorthand.js';
 export { doseChanges } from './model/dose-changes.js';
-export { amountWords, doseInWords, doseSentence, ownLoadWords, workWords } from './model/dose-words.js';
+export {
+  asOnSoreDay,
+  hasSoreDoses,
+  onSoreDay,
+  withEffortUpTo,
+  withFaster,
+  withGoal,
+  withPositions,
+  withRightAmount,
+  withSoreEffort,
+} from './model/dose-further.js';
+export { hasHandsInTurn, type WorkEnd } from './model/work.js';
+export { amountWords, doseInWords, doseSentence, ownLoadWords, percentWords, workWords } from './model/dose-words.js';
 export {
   amountLabel,
   amountLimit,
@@ -141,12 +153,15 @@ export {
   type Dose,
   DOSE,
   DOSE_LIMITS,
+  type Faster,
   MOST_SET_GROUPS,
   piecesOf,
   setCount,
   type SetGroup,
   setGroupsOf,
+  withAmount,
   withSetGroups,
+  type Work,
   workOf,
   worksOf,
 } from './model/dose.js';
@@ -355,6 +370,7 @@ export {
   type Timeline,
   type TimelineEvent,
 } from './timeline/timeline.js';
+export { pastBonus } from './timeline/bonus.js';
 export { timelineOf } from './timeline/timeline-of.js';
 export { distanceS, stepsOver, USUAL_TEMPO } from './timeline/write-work.js';
 export { type Balance, outOfBand, type Ratio, SIDES_BAND } from './effort/balance.js';

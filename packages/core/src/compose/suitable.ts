@@ -123,7 +123,7 @@ export function suiting(composing: Composing, movement: Movement): Suited | Refu
 
 /** A level with a dose that no single-block rule forbids and that most people like this can hold; else the reason. */
 function examinedAt(composing: Composing, movement: Movement, level: Level, usual: Dose): Suited | Refused {
-  const form = formOf(composing.person, level, usual);
+  const form = formOf(composing.person, movement, level, usual);
   const dose = withRest(usual, form ? effortOf(form.demand) : 0);
   const view = alone(composing, blockOf(movement, level, dose, 'strength'));
   const [first] = findingsBy(OF_ONE_BLOCK, view);
@@ -193,8 +193,9 @@ function firstLevel(composing: Composing, movement: Movement, open: readonly Lev
 }
 
 /** Why a level is too hard for a first session; null where it is not. */
-function againstBeginning({ method, person, postures }: Composing, { ladder }: Movement, level: Level, dose: Dose): string | null {
-  const form = formOf(person, level, dose);
+function againstBeginning({ method, person, postures }: Composing, movement: Movement, level: Level, dose: Dose): string | null {
+  const { ladder } = movement;
+  const form = formOf(person, movement, level, dose);
   if (!form) return 'this body can’t take the position';
   const most = Math.min(FIRST_TIME[method.effort], method.effortCeilingPercent);
   const effort = effortOf(form.demand);

@@ -1,17 +1,19 @@
 import type { Person } from '../mechanics/capacity.js';
-import { asDosed } from '../mechanics/as-dosed.js';
-import { type Demand, demandOf, inSecondDirection } from '../mechanics/demand.js';
+import { asDosed, withFoundLoad } from '../mechanics/as-dosed.js';
+import { type Demand, demandOf } from '../mechanics/demand.js';
+import { inPosition, inSecondDirection } from '../mechanics/in-way.js';
 import { BodyError } from '../model/body.js';
 import type { Dose } from '../model/dose.js';
-import type { Level, MovementLookup } from '../model/movement.js';
+import type { Level, Movement, MovementLookup } from '../model/movement.js';
 import { withOwnLoad } from '../model/own-load.js';
 import { PostureError } from '../model/posture.js';
 import { turnKey, turnsOf } from '../model/rounds.js';
 import type { Sequence } from '../model/sequence.js';
 import { turnOf } from '../timeline/compile-timeline.js';
+import { type Way, waysOf } from '../timeline/ways.js';
 import { type EventPart, type Timeline, type TimelineEvent, WORK_EVENTS } from '../timeline/timeline.js';
 import { type Hand, HANDS, otherHand } from '../vocabulary/hands.js';
-import { itemAt } from '../vocabulary/lists.js';
+import { itemAt, must } from '../vocabulary/lists.js';
 import { groupsOf, type SideGroup } from '../vocabulary/muscles.js';
 
 /** A stretch of time in which one group on one side works at a constant effort. */
@@ -47,8 +49,8 @@ export interface EffortTimeline {
 export interface BlockForm {
   readonly level: Level;
   readonly demand: Demand;
-  /** In the second of a movement’s directions, where that asks something else; null elsewhere. */
-  readonly second: Demand | null;
+  /** In its other positions and the second direction, where they ask something else. */
+  readonly others: readonly Demand[];
 }
 
 /**
@@ -61,7 +63,7 @@ export function effortTimeline(person: Person, sequence: Sequence, timeline: Tim
   for (const event of timeline.events) {
     const turn = works.get(turnKey(event));
     if (!turn || !WORK_EVENTS.includes(event.kind)) continue;
-    const efforts = turn.secondEfforts && event.direction === turn.turned ? turn.secondEfforts : turn.firstEfforts;
+    const efforts = turn.effortsIn(event.direction);
     for (const hand of event.side === 'both' ? HANDS : [event.side]) writer.write(event, efforts[hand]);
     // The other hand is planted beside it and carries its own share.
     if (event.side !== 'both') writer.write(event, turn.besideEfforts?.[otherHand(event.side)] ?? []);
@@ -74,20 +76,20 @@ export function effortTimeline(person: Person, sequence: Sequence, timeline: Tim
 /** What every turn asks, found once for each. */
 function turnWorks(person: Person, sequence: Sequence, lookup: MovementLookup) {
   const impossible: { blockId: string; message: string }[] = [];
-  const works = new Map<string, TurnWork & { readonly turned: string | undefined }>();
+  const works = new Map<string, TurnWork>();
   const demands: (Demand | null)[] = sequence.blocks.map(() => null);
   const forms: BlockForm[][] = sequence.blocks.map(() => []);
   for (const turn of turnsOf(sequence)) {
     const { block, movement, level, dose, pace } = turnOf(sequence, turn, lookup);
-    const found = workOfTurn(person, level, dose, pace);
+    const found = workOfTurn(person, movement, level, dose, pace);
     if (typeof found === 'string') {
       if (!impossible.some(({ blockId }) => blockId === block.id)) impossible.push({ blockId: block.id, message: found });
       continue;
     }
-    works.set(turnKey(turn), { ...found, turned: movement.directions?.[1] });
+    works.set(turnKey(turn), found);
     const blockForm = itemAt(forms, turn.blockIndex);
     if (!blockForm.some((form) => form.demand === found.demand))
-      blockForm.push({ level: found.level, demand: found.demand, second: found.second });
+      blockForm.push({ level: found.level, demand: found.demand, others: found.others });
     demands[turn.blockIndex] = harder(demands[turn.blockIndex] ?? null, found.demand);
   }
   return { works, demands, forms, impossible };
@@ -146,10 +148,9 @@ function lay(
   else list.push({ blockId, startMs, endMs, effort, charged, logSd, ...open });
 }
 
-/** What a level asks of a person: its demand, each group's effort, the efforts of its second direction where they are others, and the other hand's. */
+/** What a level asks of a person: its demand, each group's effort by the way that is worked in, and the other hand's. */
 interface TurnWork extends BlockForm {
-  readonly firstEfforts: Efforts;
-  readonly secondEfforts: Efforts | null;
+  readonly effortsIn: (way: string | null) => Efforts;
   readonly besideEfforts: Efforts | null;
 }
 
@@ -157,48 +158,90 @@ interface TurnWork extends BlockForm {
  * What was asked of whom already: an edit changes one block of thirty, and the others ask what they asked before. Keyed by identity, so that
  * nothing is kept of a person or a level that is gone.
  */
-const cache = new WeakMap<Person, WeakMap<Level, Map<string, TurnWork | string>>>();
+const cache = new WeakMap<Person, WeakMap<Movement, WeakMap<Level, Map<string, TurnWork | string>>>>();
 
 /** A level as dosed and what it asks of somebody; null where this body cannot take it. */
-export function formOf(person: Person, level: Level, dose: Dose): BlockForm | null {
-  const work = workOfTurn(person, level, dose, 1);
+export function formOf(person: Person, movement: Movement, level: Level, dose: Dose): BlockForm | null {
+  const work = workOfTurn(person, movement, level, dose, 1);
   return typeof work === 'string' ? null : work;
 }
 
 /** What a level asks as dosed, at a pace; why not, in words, where this body cannot take it. */
-function workOfTurn(person: Person, level: Level, dose: Dose, pace: number): TurnWork | string {
-  let ofPerson = cache.get(person);
-  if (!ofPerson) cache.set(person, (ofPerson = new WeakMap()));
+function workOfTurn(person: Person, movement: Movement, level: Level, dose: Dose, pace: number): TurnWork | string {
   const own = withOwnLoad(level, dose.load);
-  let ofLevel = ofPerson.get(own);
-  if (!ofLevel) ofPerson.set(own, (ofLevel = new Map<string, TurnWork | string>()));
+  const ofLevel = cachedFor(person, movement, own);
   // Only what moves freely is paced by its dose.
   const { tempo, holdS = 0 } = dose;
   const paced = level.load.kind === 'move' ? ` ${pace} ${tempo?.outS ?? ''} ${holdS} ${tempo?.backS ?? ''}` : '';
-  const key = `${dose.effortPercent ?? ''}${paced}`;
+  const key = `${dose.effortPercent ?? ''}${paced} ${dose.positions?.join(',') ?? ''}`;
   let work = ofLevel.get(key);
-  if (work === undefined) ofLevel.set(key, (work = computed(person, level, dose, pace)));
+  if (work === undefined) ofLevel.set(key, (work = computed(person, movement, level, dose, pace)));
   return work;
 }
 
-function computed(person: Person, level: Level, dose: Dose, pace: number): TurnWork | string {
+function cachedFor(person: Person, movement: Movement, level: Level): Map<string, TurnWork | string> {
+  let ofPerson = cache.get(person);
+  if (!ofPerson) cache.set(person, (ofPerson = new WeakMap()));
+  let ofMovement = ofPerson.get(movement);
+  if (!ofMovement) ofPerson.set(movement, (ofMovement = new WeakMap()));
+  let ofLevel = ofMovement.get(level);
+  if (!ofLevel) ofMovement.set(level, (ofLevel = new Map<string, TurnWork | string>()));
+  return ofLevel;
+}
+
+function computed(person: Person, movement: Movement, level: Level, dose: Dose, pace: number): TurnWork | string {
   try {
-    const dosed = asDosed(person, level, dose, pace);
-    const demand = demandOf(person, dosed);
-    const turned = inSecondDirection(level);
-    const second = turned === level ? null : demandOf(person, asDosed(person, turned, dose, pace));
-    return {
-      level: dosed,
-      demand,
-      second,
-      firstEfforts: groupEfforts(demand),
-      secondEfforts: second && groupEfforts(second),
-      besideEfforts: demand.beside && groupEfforts(demand.beside),
-    };
+    return workIn(person, level, movement.positions ? withFoundLoad(person, movement, level, dose) : dose, {
+      ways: waysOf(movement, { directions: 'each', ...(dose.positions && { positions: dose.positions }) }),
+      pace,
+    });
   } catch (error) {
     if (!(error instanceof PostureError) && !(error instanceof BodyError)) throw error;
     return error.message;
   }
+}
+
+/** Both directions count, whichever the dose goes: what may be done is asked of the movement, not of today’s direction. */
+function workIn(person: Person, level: Level, dose: Dose, { ways, pace }: { ways: readonly Way[]; pace: number }): TurnWork {
+  const asks = new Map<Level, { readonly dosed: Level; readonly demand: Demand; readonly efforts: Efforts }>();
+  const levelIn = levelsIn(level);
+  const askIn = (way: Way) => {
+    const own = levelIn(way);
+    let ask = asks.get(own);
+    if (!ask) {
+      const dosed = asDosed(person, own, dose, pace);
+      const demand = demandOf(person, dosed);
+      asks.set(own, (ask = { dosed, demand, efforts: groupEfforts(demand) }));
+    }
+    return ask;
+  };
+  const inWays = new Map(ways.map((way) => [way.name, askIn(way)]));
+  const inOrder = [...asks.values()];
+  // Of several positions the hardest speaks for the block.
+  if (ways.some(({ position }) => position)) inOrder.sort((a, b) => hardest(b.demand) - hardest(a.demand));
+  const [first, ...others] = inOrder;
+  const { dosed, demand, efforts } = must(first, 'a way of working');
+  return {
+    level: dosed,
+    demand,
+    others: others.map((ask) => ask.demand),
+    effortsIn: (way) => inWays.get(way)?.efforts ?? efforts,
+    besideEfforts: demand.beside && groupEfforts(demand.beside),
+  };
+}
+
+/** The level in each way; one object for ways that ask the same. */
+function levelsIn(level: Level): (way: Way) => Level {
+  const found = new Map<string, Level>();
+  return ({ position, isSecond }) => {
+    const key = `${position?.action ?? ''} ${position?.digits?.join(',') ?? ''} ${isSecond}`;
+    const placed = position ? inPosition(level, position) : level;
+    const own = isSecond ? inSecondDirection(placed) : placed;
+    // A direction that changes nothing is the first one’s level.
+    const known = found.get(key) ?? (own === placed ? (found.get(key.replace(/ true$/, ' false')) ?? own) : own);
+    found.set(key, known);
+    return known;
+  };
 }
 
 /** The hardest effort of each muscle group. */

@@ -83,7 +83,7 @@ function withDose(said: Said, phrases: DosePhrases, meant: Meant): readonly Bloc
   const { movement, level } = meant;
   const pace = meant.unused.find((word) => PACES[word] !== undefined);
   const paced = pace === undefined ? phrases : withPace(phrases, PACES[pace] ?? '');
-  const asked = phrases.perHand ? phrases.perHand.map((each) => ofHand(paced, each)) : [paced];
+  const asked = handsApart(paced, movement);
   const blocks: BlockInLine[] = [];
   for (const each of asked) {
     const read = doseSaid(each, movement, level);
@@ -98,6 +98,18 @@ function withDose(said: Said, phrases: DosePhrases, meant: Meant): readonly Bloc
     blocks.push({ movement, level, dose: read.dose, note: [...new Set(remarks)].join('; '), isExact: false });
   }
   return blocks;
+}
+
+/** One dose, with an amount for each hand where the movement goes from one to the other; else one for each. */
+export function handsApart(phrases: DosePhrases, { sides }: Movement): DosePhrases[] {
+  const { perHand } = phrases;
+  if (!perHand) return [phrases];
+  const [first, second] = perHand.map((each) => ofHand(phrases, each));
+  const plan = perHand[0]?.side === 'R' ? 'right-then-left' : 'left-then-right';
+  if (!first || !second || first.sets !== second.sets || !sides.includes(plan)) return perHand.map((each) => ofHand(phrases, each));
+  const [left, right] = plan === 'left-then-right' ? [first, second] : [second, first];
+  const order = plan === 'left-then-right' ? 'L,R' : 'R,L';
+  return [{ ...left, sides: order, parts: [...left.parts, ...(right.amount === null ? [] : [`R${right.amount}`])] }];
 }
 
 /** What one hand does, where the other does something else. */

@@ -27,15 +27,40 @@ export function countedAs(phrases: DosePhrases, { work }: Movement, { dose: usua
   const can: Can = (kind) => work.includes(kind);
   const said = held(phrases);
   if (said.amount === 'max' && !can('repetitions') && can('time')) return { ...said, amount: `max${HELD_AT_MOST_S}s` };
-  const [, digits = '', unit = ''] = /^(\d+)(s|br|m)?$/.exec(said.amount ?? '') ?? [];
+  const [, digits = '', upTo, unit = ''] = /^(\d+)(?:-(\d+))?(s|br|m)?$/.exec(said.amount ?? '') ?? [];
   if (digits === '') return said;
-  const counted = { count: Number(digits), can, usual };
-  const as = AS[unit as keyof typeof AS](said, counted);
-  if (as) return as;
+  const each = (count: string) => AS[unit as keyof typeof AS](said, { count: Number(count), can, usual });
+  const as = each(digits);
+  if (as) return upTo === undefined ? as : { ...as, amount: rangeOf(as.amount, each(upTo)?.amount) };
   if ((unit === 's' && !can('time')) || (unit === 'm' && !can('distance'))) {
-    dropped.push(`${digits} ${unit}`);
+    dropped.push(`${digits}${upTo === undefined ? '' : `–${upTo}`} ${unit}`);
     return { ...said, amount: null };
   }
+  return said;
+}
+
+/** A range of two amounts in one unit: “80s” and “120s” are “80-120s”. */
+function rangeOf(from: string | null, to: string | null | undefined): string | null {
+  const [, low = '', unit = ''] = /^(\d+)(\D*)$/.exec(from ?? '') ?? [];
+  const [, high = ''] = /^(\d+)/.exec(to ?? '') ?? [];
+  return low !== '' && Number(high) > Number(low) ? `${low}-${high}${unit}` : from;
+}
+
+/** A dose finger by finger: all of them where the movement goes through them anyway, so many times as many where one repetition has one. */
+export function withFingers(said: DosePhrases, { positions, calls }: Movement, dropped: string[]): DosePhrases {
+  const { fingers, amount } = said;
+  if (fingers === null) return said;
+  if (fingers !== 'each') {
+    const known = fingers.filter((name) => positions?.some((position) => position.name === name));
+    if (known.length === fingers.length)
+      return { ...said, parts: [...said.parts, `only:${known.map((name) => name.replaceAll(' ', '-')).join('+')}`] };
+    dropped.push(`${fingers.join(' and ')} only`);
+    return said;
+  }
+  if (positions) return said;
+  const perRound = calls?.each === 'one a repetition' ? calls.names.length : 1;
+  if (perRound > 1 && amount !== null && /^\d+$/.test(amount)) return { ...said, amount: String(perRound * Number(amount)) };
+  if (!calls) dropped.push('each finger');
   return said;
 }
 

@@ -8,7 +8,10 @@ import type { DosePhrases } from './phrases.js';
 export function dosePhrasesIn(line: string): DosePhrases {
   const taker = new PhraseTaker(line);
   takeGoal(taker);
+  takeSoreDays(taker);
+  takeFaster(taker);
   takePerHand(taker);
+  takeFingers(taker);
   takeRest(taker);
   takeTempo(taker);
   takeSets(taker);
@@ -38,13 +41,66 @@ const SECONDS = String.raw`(?:${DURATION}|${N}\b(?!\s*(?:x|sets?|reps?|times|bre
 const AMOUNT = String.raw`(?:${DURATION}|${RANGE}\s*(?:(?:slow|deep|long|easy|calm|full)\s+)?(?:breaths?|br|metres?|meters?|m|reps?|repetitions?|times)\b|${RANGE}|(?:max|ease)\w*)`;
 
 function takeGoal(taker: PhraseTaker): void {
-  const note = (text: string) => taker.note(`goal ${text.trim()}`);
-  taker.all(pattern(String.raw`\(?(${AMOUNT})\s*goal\b\)?`), ([, amount = '']) => note(amount));
+  const alone = pattern(String.raw`^(?:${AMOUNT})$`);
+  const goal = (text: string) => {
+    const amount = text.trim().replace(/\s*(?:each|a side|per side)$/i, '');
+    // A goal of sets and amounts is more than a dose can hold.
+    if (!alone.test(amount) || /[-+]|to\b|max|ease/i.test(amount)) return taker.note(`goal ${text.trim()}`);
+    taker.part(`goal${taker.amountOf(amount)}`);
+  };
+  taker.once(/\bgoal(\d[\d:]*(?:min|br|s|m)?)\b/i, ([, amount = '']) => taker.part(`goal${amount}`));
+  taker.all(pattern(String.raw`\(?(${AMOUNT})\s*goal\b\)?`), ([, amount = '']) => goal(amount));
   taker.all(
     /\(?\b(?:goal|aim(?:ing)?|target|build(?:ing)? up to|build to|work(?:ing)? up to|progress(?:ing)? to)\b:?\s*(?:for\s+|is\s+)?([^,;()]*\d[^,;()]*)\)?/i,
-    ([, text = '']) => note(text),
+    ([, text = '']) => goal(text),
   );
   taker.all(/\bnow\b/i, () => undefined);
+}
+
+/** An effort for days on which the hands are sore: “sore: 20–30 %”, “20 % if sore”. */
+function takeSoreDays(taker: PhraseTaker): void {
+  const percent = String.raw`(?:at\s+|@\s*)?(${RANGE})\s*(?:%|percent\b|per cent\b)`;
+  const sore = (text: string) => taker.part(`sore@${taker.rangeOf(text, '%')}%`);
+  const day = String.raw`(?:\(?\b(?:if|when|on)\s+)?\bsore\b(?:\s+days?)?(?:\s+(?:only|use))?`;
+  taker.once(pattern(String.raw`${day}\s*:?\s*${percent}\)?`), ([, text = '']) => sore(text));
+  taker.once(pattern(String.raw`${percent}\s*(?:if|when|on)\s+sore\b(?:\s+days?)?`), ([, text = '']) => sore(text));
+}
+
+/** Each set faster than the one before: “each set 10 % faster”, “1 s faster each set”. */
+function takeFaster(taker: PhraseTaker): void {
+  const faster = (size: string, unit: string) => taker.part(`faster${number(size)}${unit.startsWith('%') ? '%' : 's'}`);
+  const size = String.raw`(${N})\s*(%|s\b|seconds?\b)`;
+  const set = String.raw`(?:each|every)\s+(?:set|bout)`;
+  taker.once(pattern(String.raw`\b${set}\s*(?:is\s+)?${size}\s*(?:faster|quicker|shorter)`), ([, amount = '', unit = '']) =>
+    faster(amount, unit),
+  );
+  taker.once(pattern(String.raw`${size}\s*(?:faster|quicker|shorter)\s*${set}`), ([, amount = '', unit = '']) => faster(amount, unit));
+  taker.once(/\bfaster(\d+(?:\.\d+)?)(%|s)(?=\s|$)/i, ([, amount = '', unit = '']) => faster(amount, unit));
+}
+
+const FINGER = '(?:thumb|index|middle|ring|little)';
+
+/** “per finger”, “each position”, “index and ring finger only”. */
+function takeFingers(taker: PhraseTaker): void {
+  taker.once(/(?<=^|\s)only:([a-z]+(?:[-+][a-z]+)*)(?=\s|$)/i, ([, names = '']) =>
+    taker.fingers(
+      names
+        .toLowerCase()
+        .split('+')
+        .map((name) => name.replaceAll('-', ' ')),
+    ),
+  );
+  const some = String.raw`(?:the\s+)?(${FINGER}(?:\s*(?:,|\+|&|and)\s*${FINGER})*)(?:\s+fingers?)?`;
+  const named = (text: string) => taker.fingers(text.toLowerCase().match(new RegExp(FINGER, 'g')) ?? 'each');
+  taker.once(pattern(String.raw`\b(?:only|just)\s+(?:with\s+|on\s+)?${some}(?=\W*$|\s*[,;(])`), ([, text = '']) => named(text));
+  taker.once(pattern(String.raw`${some}\s+only\b`), ([, text = '']) => named(text));
+  taker.once(
+    /\b(?:(?:per|a)\s+(?:finger|digit|position)|(?:on\s+|for\s+|with\s+|in\s+)(?:each|every|all(?:\s+\w+)?)\s+(?:finger|digit|position)s?|(?:each|every)\s+(?:finger|digit|position)(?=\W*$|\s*[,;(]))/i,
+    ([text]) => {
+      taker.fingers('each');
+      taker.hint(text);
+    },
+  );
 }
 
 function takePerHand(taker: PhraseTaker): void {
@@ -105,8 +161,15 @@ const number = (text: string): number => Number(text.replace(',', '.'));
 
 function takeSets(taker: PhraseTaker): void {
   const group = String.raw`\d+\s*x\s*${AMOUNT}`;
-  taker.once(pattern(String.raw`\b${group}(?:\s*,\s*${group})+`), ([all = '']) => {
-    const groups = all.split(',').map((each) => {
+  const held = String.raw`(\d+)\s*x\s*(${N})\s*(?:s|secs?|seconds?)\b`;
+  // “First set 5 × 6 s, second 5 × 8 s”: repetitions of one set held for another time than the next one’s.
+  taker.once(
+    pattern(String.raw`\b(?:first|1st)\s+set\s*:?\s*${held}\s*[,;]?\s*(?:then\s+)?(?:second|2nd)(?:\s+set)?\s*:?\s*${held}`),
+    ([, one = '', oneS = '', two = '', twoS = '']) => taker.amount(`1x${one}(${number(oneS)}s),1x${two}(${number(twoS)}s)`),
+  );
+  taker.once(/\b\d+x\d+\(\d+(?:\.\d+)?s\)(?:,\d+x\d+(?:\(\d+(?:\.\d+)?s\))?)*/i, ([all = '']) => taker.amount(all.toLowerCase()));
+  taker.once(pattern(String.raw`\b${group}(?:\s*(?:,|,?\s*then)\s*${group})+`), ([all = '']) => {
+    const groups = all.split(/\s*,?\s*then\s+|,/i).map((each) => {
       const [, sets = '', amount = ''] = /(\d+)\s*x\s*(.*)/i.exec(each.trim()) ?? [];
       return `${sets}x${taker.amountOf(amount)}`;
     });
@@ -143,7 +206,7 @@ function takeEffort(taker: PhraseTaker): void {
     pattern(
       String.raw`(?:\bat\s+|@\s*)?(${RANGE})\s*(?:%|percent\b|per cent\b)(?:\s*(?:effort|of\s+(?:your\s+)?max(?:imum)?|max|mvc|strength|pressure))?(?!\s*(?:faster|slower|more|less|of\s+body|body|bw))`,
     ),
-    ([, text = '']) => taker.part(`@${Math.round(taker.lowerOf(text, '%'))}%`),
+    ([, text = '']) => taker.part(`@${taker.rangeOf(text, '%')}%`),
   );
   taker.all(/@(?=\s|$)/, () => undefined);
 }
@@ -179,12 +242,12 @@ function takeAmount(taker: PhraseTaker): void {
   unit(String.raw`\b${RANGE}\s*-?\s*${UNIT}`);
   unit(String.raw`\b${RANGE}\s*(?:metres?|meters?|m)\b`);
   taker.once(pattern(String.raw`\b(${RANGE})\s*(?:reps?|repetitions?|times|x)(?![\w])`), ([, text = '']) =>
-    taker.amount(String(taker.lowerOf(text, 'repetitions'))),
+    taker.amount(taker.rangeOf(text, 'repetitions')),
   );
   taker.once(pattern(String.raw`\b(?:x|reps?\s*:)\s*(${RANGE})(?![\w:])`), ([, text = '']) =>
-    taker.amount(String(taker.lowerOf(text, 'repetitions'))),
+    taker.amount(taker.rangeOf(text, 'repetitions')),
   );
-  const bare = (source: RegExp) => taker.once(source, ([, text = '']) => taker.amount(String(taker.lowerOf(text, 'repetitions'))));
+  const bare = (source: RegExp) => taker.once(source, ([, text = '']) => taker.amount(taker.rangeOf(text, 'repetitions')));
   bare(
     pattern(
       String.raw`\b(${RANGE})(?=\s*(?:each|per|both|every|a\s+side|on\s+each|in\s+each|in\s+both|with\s+each|left|right|forwards?|clockwise|alternat\w*|slow\w*|fast|quick\w*|controlled|gentle|easy|light)\b)`,
@@ -204,13 +267,17 @@ function takeWays(taker: PhraseTaker): void {
   );
   const sides = (word: string) => () => taker.sidesAre(word);
   // As shorthand in capitals only: a small l is a letter.
-  taker.once(/(?<![\w,/-])(L\s*,\s*R|R\s*,\s*L|L\s*\/\s*R|LR|L|R)(?![\w,/-])/, ([, word = '']) =>
+  taker.once(/(?<![\w,/-])(LL\s*,\s*RR|RR\s*,\s*LL|L\s*,\s*R|R\s*,\s*L|L\s*\/\s*R|LR|L|R)(?![\w,/-])/, ([, word = '']) =>
     taker.sidesAre(word.replaceAll(/\s/g, '')),
   );
   taker.once(/\b(?:on\s+|for\s+|with\s+)?both\s+(?:hands|arms|wrists)(?:\s+(?:together|at once))?\b/i, () => {
     taker.sidesAre('LR');
     taker.hint('both hands');
   });
+  taker.once(
+    /\b(?:all\s+(?:the\s+)?(?:sets|reps|holds)\s+(?:on|of|with)\s+one\s+(?:side|hand|arm)\s+first|finish\s+one\s+(?:side|hand|arm)\s+first|one\s+(?:side|hand|arm)\s+(?:at\s+a\s+time|then\s+the\s+other))\b/i,
+    sides('LL,RR'),
+  );
   taker.once(/\bright\s*(?:,|then|and then)\s*left\b/i, sides('R,L'));
   taker.once(/\bleft\s*(?:,|then|and|&|\+)\s*right\b|\bboth\s+sides\b/i, sides('L,R'));
   taker.once(

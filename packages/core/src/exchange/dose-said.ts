@@ -3,13 +3,23 @@ import { parseDose, retypeDose, ShorthandError } from '../model/dose-shorthand.j
 import { checkFit } from '../model/fit.js';
 import { type Level, type Movement, writtenWay } from '../model/movement.js';
 import { sentence } from '../vocabulary/fault.js';
-import { countedAs, usualAmount } from './counted-as.js';
+import { countedAs, usualAmount, withFingers } from './counted-as.js';
 import type { DosePhrases } from './phrases.js';
+
+/** What was said of a dose in shorthand, as its movement is counted, with what has no place in it. */
+export function asShorthand(phrases: DosePhrases, movement: Movement, level: Level): { shorthand: string; dropped: string[] } {
+  const dropped: string[] = [];
+  return { shorthand: shorthandOf(asCounted(phrases, movement, level, dropped), level), dropped };
+}
+
+function asCounted(phrases: DosePhrases, movement: Movement, level: Level, dropped: string[]): DosePhrases {
+  return withGoalLike(withFingers(countedAs(phrases, movement, level, dropped), movement, dropped), level, dropped);
+}
 
 /** A dose that suits the movement; what of it cannot be said of it is dropped, and told. */
 export function doseSaid(phrases: DosePhrases, movement: Movement, level: Level): { dose: Dose; dropped: string[] } | { message: string } {
   const dropped: string[] = [];
-  let said = countedAs(phrases, movement, level, dropped);
+  let said = asCounted(phrases, movement, level, dropped);
   for (;;) {
     const text = shorthandOf(said, level);
     try {
@@ -34,11 +44,21 @@ const retyped = (text: string, level: Level, movement: Movement): Dose =>
   text === '' ? level.dose : retypeDose(text, level.dose, writtenWay(movement));
 
 function shorthandOf({ sets, amount, holdS, parts, sides, directions }: DosePhrases, { dose }: Level): string {
-  const isList = amount?.includes(',') ?? false;
+  const isList = amount !== null && /^\d+x/.test(amount);
   const first = amount === null ? (sets === null ? [] : [`${sets}x${usualAmount(dose)}`]) : [isList ? amount : `${sets ?? 1}x${amount}`];
-  const isCounted = amount !== null && (/^\d+$/.test(amount) || isList);
+  const isCounted = amount !== null && (/^\d+(?:-\d+)?$/.test(amount) || isList);
   const hold = holdS !== null && (isCounted || amount === null) ? [`${holdS}s`] : [];
   return [...first, ...parts, ...hold, ...(sides ? [sides] : []), ...(directions ? [directions] : [])].join(' ');
+}
+
+/** A goal that counts something else than the sets is a remark. */
+function withGoalLike(said: DosePhrases, { dose }: Level, dropped: string[]): DosePhrases {
+  const goal = said.parts.find((part) => part.startsWith('goal'));
+  if (goal === undefined) return said;
+  const unitOf = (text: string) => (text.includes(':') ? 's' : (/(s|br|m)$/.exec(text)?.[1] ?? ''));
+  if (unitOf(goal) === unitOf(said.amount ?? usualAmount(dose))) return said;
+  dropped.push(goal.replace(/^goal/, 'goal '));
+  return { ...said, parts: said.parts.filter((part) => part !== goal) };
 }
 
 /** Hands as a note has them. */
@@ -49,6 +69,8 @@ const SIDES_SAID: Readonly<Record<string, string>> = {
   'L,R': 'each side',
   'R,L': 'right, then left',
   'L/R': 'alternating',
+  'LL,RR': 'all sets of one hand first',
+  'RR,LL': 'all sets of one hand first, right first',
 };
 
 interface Less {

@@ -15,4 +15,5 @@ export {
   type TextFault,
   type UnderstoodLine,
 } from './read-sequence-text.js';
+export { typedDose } from './typed-dose.js';
 export { writeSequenceText } from './write-sequence-text.js';

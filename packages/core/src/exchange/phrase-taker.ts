@@ -20,6 +20,7 @@ export class PhraseTaker {
   private sides: string | null = null;
   private ways: string | null = null;
   private hands: DosePhrases['perHand'] = null;
+  private ofFingers: DosePhrases['fingers'] = null;
   private readonly parts: string[] = [];
   private readonly notes: string[] = [];
   private readonly hints: string[] = [];
@@ -73,8 +74,20 @@ export class PhraseTaker {
   directions(word: string): void {
     this.ways ??= word;
   }
+  /** Done once for each finger or position; or with these fingers only. */
+  fingers(which: 'each' | readonly string[]): void {
+    this.ofFingers ??= which;
+  }
   perHand(hands: NonNullable<DosePhrases['perHand']>): void {
     this.hands = hands;
+  }
+
+  /** A number or a range of whole ones as shorthand: “8-12”. Open upward it stays a note as well. */
+  rangeOf(text: string, what: string): string {
+    const [lower = 0, upper = lower] = [...text.matchAll(/\d+(?:[.,]\d+)?/g)].map(([digits]) => Number(digits.replace(',', '.')));
+    if (text.trim().endsWith('+')) this.note(`${upper > lower ? `${lower}–` : ''}${upper}+ ${what}`);
+    const [from, to] = [Math.round(lower), Math.round(upper)];
+    return to > from ? `${from}-${to}` : String(from);
   }
 
   /** The lower end of a range; the range itself is kept as a note. */
@@ -98,10 +111,18 @@ export class PhraseTaker {
     const [, times, each] = /^(\d+)\s*x\s*(.+)$/i.exec(text) ?? [];
     if (times !== undefined && each !== undefined) return `${times}x${this.amountOf(each)}`;
     if (/^(?:max|ease)/i.test(text)) return text.toLowerCase().replaceAll(/\s/g, '');
-    if (/breath|br\b/i.test(text)) return `${this.lowerOf(text, 'breaths')}br`;
-    if (/:|min|s\b|sec/i.test(text) && !/reps|times|metres|meters/i.test(text)) return `${Math.round(this.secondsOf(text))}s`;
-    if (/\d\s*m\b|metre|meter/i.test(text)) return `${this.lowerOf(text, 'm')}m`;
-    return String(this.lowerOf(text, 'repetitions'));
+    if (/breath|br\b/i.test(text)) return `${this.rangeOf(text, 'breaths')}br`;
+    if (/:|min|s\b|sec/i.test(text) && !/reps|times|metres|meters/i.test(text)) return this.secondsAmount(text);
+    if (/\d\s*m\b|metre|meter/i.test(text)) return `${this.rangeOf(text, 'm')}m`;
+    return this.rangeOf(text, 'repetitions');
+  }
+
+  /** Seconds as an amount, as a range where two numbers are given. */
+  private secondsAmount(text: string): string {
+    if (!/\d\s*(?:-|to)\s*\d/.test(text)) return `${Math.round(this.secondsOf(text))}s`;
+    const range = this.rangeOf(text.replace(/[a-z. ]+$/i, ''), 's');
+    const [from = 0, to = from] = range.split('-').map(Number);
+    return /min/i.test(text) ? `${from * 60}-${to * 60}s` : `${range}s`;
   }
 
   result(): DosePhrases {
@@ -112,7 +133,15 @@ export class PhraseTaker {
     const amount = open ? openAmount(open, isSets ? null : this.said.amount, holdS) : this.said.amount;
     return {
       ...{ sets: isSets ? count : sets, amount, holdS: open ? null : holdS },
-      ...{ parts: this.parts, sides: this.sides, directions: this.ways, perHand: this.hands, notes: this.notes, hints: this.hints },
+      ...{
+        parts: this.parts,
+        sides: this.sides,
+        directions: this.ways,
+        perHand: this.hands,
+        fingers: this.ofFingers,
+        notes: this.notes,
+        hints: this.hints,
+      },
       clauses: clausesIn(this.left),
     };
   }
@@ -138,6 +167,7 @@ function plainNumbers(line: string): string {
     .replaceAll(/(\d) ?[–—−] ?(\d)/g, '$1-$2')
     .replaceAll(/\b(?:a|1|one) (?:and a half minutes?|minute and a half)\b/gi, '90 s')
     .replaceAll(/\b(?:half (?:a )?min(?:ute)?|½ ?min(?:ute)?)\b/gi, '30 s')
+    .replaceAll(/\bhalf a second\b/gi, '0.5 s')
     .replaceAll(/\ba minute\b/gi, '60 s')
     .replaceAll(COUNTED_WORD, figures)
     .replaceAll(FIRST_WORD, (_, before: string, word: string) => `${before}${figures(word)}`);

@@ -12,6 +12,8 @@ export interface DosePhrases {
   readonly directions: string | null;
   /** Amounts of each hand, where they differ, in their order. */
   readonly perHand: readonly { readonly side: string; readonly amount: string }[] | null;
+  /** Whether each finger or position has the amount, or which fingers do. */
+  readonly fingers: 'each' | readonly string[] | null;
   /** Words of the dose that may name a level as well. */
   readonly hints: readonly string[];
   /** What a dose cannot say yet, kept in the words of the text. */

@@ -1,7 +1,7 @@
 import { checkSequence } from '../model/check-sequence.js';
 import { printDose } from '../model/dose-shorthand.js';
 import type { Method } from '../model/method.js';
-import { USUAL_PHASE } from '../model/movement.js';
+import { findLevel, USUAL_PHASE } from '../model/movement.js';
 import { phaseBetween } from '../model/phase-between.js';
 import type { Round } from '../model/round.js';
 import { type Block, type Sequence, SEQUENCE, SEQUENCE_LIMITS, USUAL_PACING } from '../model/sequence.js';
@@ -13,8 +13,9 @@ import { faultsOf } from '../vocabulary/faults.js';
 import { type Phase, PHASES, WORK } from '../vocabulary/phases.js';
 import { type BlockInLine, blocksInLine, isBlockLine } from './block-in-line.js';
 import { dosePhrasesIn } from './dose-phrases.js';
+import { recapDose } from './recap.js';
 import { HEADS } from './text-heads.js';
-import { type HeadField, phasePrefix, readLine, type TextLine } from './text-lines.js';
+import { type HeadField, phasePrefix, readLine, type TextLine, withoutBonus } from './text-lines.js';
 import type { AtLevel, Names } from './text-names.js';
 
 /** A line that was not understood: its position, what would be right, and what could be meant. */
@@ -90,6 +91,11 @@ class TextReader {
   private phase: Phase | null = null;
   private isInRound = false;
   private breakS: number | undefined;
+  /** Whether the next block follows the one above without a change. */
+  private atOnce = false;
+  /** Whether what follows is led only where time is left: up to the next phase. */
+  private isBonus = false;
+  private nextIsBonus = false;
   private hasBegun = false;
   /** Remarks that stand above the first block. */
   private early: string[] = [];
@@ -109,6 +115,13 @@ class TextReader {
       this.take({ kind: 'phase', phase: prefixed.phase }, line);
       this.hasBegun = true;
       return this.line(prefixed.rest, line);
+    }
+    const bonus = this.hasBegun ? withoutBonus(text) : null;
+    if (bonus !== null) {
+      this.nextIsBonus = true;
+      this.line(bonus, line);
+      this.nextIsBonus = false;
+      return;
     }
     const said = readLine(text, !this.hasBegun);
     // A first line that names a movement is one: a title like that says that it is a title.
@@ -144,14 +157,26 @@ class TextReader {
       case 'other side':
         return this.otherSide(line);
       case 'at once':
-        return this.remark('straight into the next one');
+        this.atOnce = true;
+        return;
+      case 'bonus':
+        if (said.isHeading) {
+          this.closeRound();
+          this.isBonus = true;
+        } else this.nextIsBonus = true;
+        return;
+      case 'recap':
+        return this.recap(said.isQuicker, line);
       case 'wrong':
         return this.fault(line, said.column, said.message);
       default:
         // A blank line, the end of the rounds and a new phase all close a round that has begun.
         if (this.rounds.at(-1)?.blockIds.length) this.closeRound();
         this.groupStart = this.blocks.length;
-        if (said.kind === 'phase') this.phase = said.phase;
+        if (said.kind === 'phase') {
+          this.phase = said.phase;
+          this.isBonus = false;
+        }
     }
   }
 
@@ -188,6 +213,20 @@ class TextReader {
     if (last.breakS !== undefined) this.breakS = last.breakS;
     const round = this.rounds.at(-1);
     if (round?.blockIds.at(-1) === last.id) round.blockIds.pop();
+  }
+
+  /** All blocks above once more, one set each: explicit blocks, which can be changed like any other. */
+  private recap(isQuicker: boolean, line: number): void {
+    const above = this.blocks.filter(({ bonus, phase }) => !bonus && phase !== 'settle');
+    if (above.length === 0) return this.fault(line, 1, 'Put the movements to go through once more above this line.');
+    this.closeRound();
+    for (const { movementId, levelId, dose } of above) {
+      const movement = this.reading.shelf.find(({ id }) => id === movementId);
+      const level = movement && findLevel(movement, levelId);
+      if (!movement || !level || this.isFull(line)) return;
+      const said = { kind: 'block' as const, name: movement.name, column: 1, dose: '', doseColumn: 1, text: movement.name };
+      this.push({ movement, level, dose: recapDose(dose, level, isQuicker), note: 'recap', isExact: true }, said, line);
+    }
   }
 
   private otherSide(line: number): void {
@@ -258,6 +297,7 @@ class TextReader {
     if (this.undosed !== null && dosePhrasesIn(said.text).clauses.length === 0) this.dropLast();
     this.undosed = null;
     for (const each of read) this.push(each, said, line);
+    this.nextIsBonus = false;
   }
 
   /** Past what a sequence holds, or where hardly a line is understood, no more is looked up: it would take long and help nobody. */
@@ -280,7 +320,10 @@ class TextReader {
     const remarks = [...this.early.splice(0), note].filter(Boolean);
     if (remarks.length > 0) block.note = remarks.join('; ').slice(0, SEQUENCE_LIMITS.noteLength);
     if (this.breakS !== undefined) block.breakS = this.breakS;
+    if (this.atOnce && this.blocks.length > 0) block.atOnce = true;
+    if (this.isBonus || this.nextIsBonus) block.bonus = true;
     this.breakS = undefined;
+    this.atOnce = false;
     this.blocks.push(block);
     this.lineOf.set(id, line);
     if (this.isInRound) this.rounds.at(-1)?.blockIds.push(id);

@@ -171,6 +171,8 @@ describe('a sequence as plain text', () => {
         breakS: fc.constantFrom(undefined, 30),
         note: fc.constantFrom(undefined, 'Slow: and easy, 3 rounds', 'break 30'),
         looks: fc.boolean(),
+        atOnce: fc.boolean(),
+        bonus: fc.boolean(),
       }),
     );
     fc.assert(
@@ -178,14 +180,16 @@ describe('a sequence as plain text', () => {
         fc.array(anyBlock, { minLength: 1, maxLength: 10 }),
         fc.constantFrom('A title', 'prepare', '30 min', 'title: twice', '3 rounds', 'Break 20', 'Palm lift: a class'),
         fc.nat(9),
-        fc.constantFrom(undefined, { levels: -1 }, { fasterPercent: -20, morePercent: 50, levels: 2 }),
+        fc.constantFrom(undefined, { levels: -1 }, { fasterS: 1.5 }, { fasterPercent: -20, morePercent: 50, levels: 2 }),
         (any, title, at, change) => {
-          const blocks = any.map(({ level, breakS, note, looks, ...block }, index): Block => ({
+          const blocks = any.map(({ level, breakS, note, looks, atOnce, bonus, ...block }, index): Block => ({
             ...block,
             id: `x${index}`,
             levelId: level.id,
             dose: level.dose,
             ...(breakS !== undefined && { breakS }),
+            ...(atOnce && index > 0 && { atOnce }),
+            ...(bonus && { bonus }),
             ...(note !== undefined && { note }),
             ...(looks && { lookAgain: ['after' as const] }),
           }));

@@ -15,6 +15,10 @@ export type TextLine =
   | { readonly kind: 'repeat'; readonly times: number }
   | { readonly kind: 'other side' }
   | { readonly kind: 'at once' }
+  /** What follows is led only where time is left: the next movement, or under a heading all up to the next phase. */
+  | { readonly kind: 'bonus'; readonly isHeading: boolean }
+  /** All of the above once more. */
+  | { readonly kind: 'recap'; readonly isQuicker: boolean }
   | { readonly kind: 'end of rounds' }
   | { readonly kind: 'break'; readonly breakS: number }
   | { readonly kind: 'look'; readonly stops: readonly LookStop[] }
@@ -68,6 +72,12 @@ const REPEAT = new RegExp(
 const OTHER_SIDE =
   /^(?:then\s+)?(?:(?:the\s+|and\s+)?other\s+(?:side|hand|arm)|(?:repeat|same)\s+(?:on\s+)?(?:the\s+)?other\s+(?:side|hand|arm)|(?:switch|change|swap)\s+(?:sides?|hands?)(?:\s+and\s+repeat)?)\.?$/i;
 const AT_ONCE = /^(?:at once|straight (?:in)?to|no rest|without (?:a )?(?:rest|break)|immediately)\s*[:.]?$/i;
+const BONUS = /^(?:bonus|extras?|if (?:there(?:’|')?s|there is|you have) (?:any )?time(?: left)?|time permitting)\s*:?$/i;
+const BONUS_BEFORE = /^(\s*(?:[-*•]\s*)?)(?:bonus|extra)\s*:\s*(?=\S)/i;
+const BONUS_BEHIND = / ?[,;-]? ?\(?\b(?:bonus|if (?:there(?:’|')?s|there is|you have) (?:any )?time(?: left)?|time permitting)\)?\.?$/i;
+const RECAP =
+  /^(?:recap|once more|(?:do |go )?(?:it |everything |through it |the whole thing )?all once more|(?:repeat|do) (?:everything|it all|all)(?: once)?(?: more| again)?|everything once more)\b\s*[:,(]?\s*(.*?)\)?\.?$/i;
+const QUICKER = /\b(?:quick(?:er|ly)?|fast(?:er)?)\b/i;
 const SECONDS = String.raw`(\d+:\d{2}|\d+(?:\.\d+)?)\s*(s|secs?|seconds?|min|mins|minutes?)?`;
 const BREAK = new RegExp(
   String.raw`^(?:break|rest|pause|recover(?:y)?)\b\s*(?:of|for|:)?\s*${SECONDS}(?:\s+(?:in\s+)?between(?:\s+\w+)?)?\.?$`,
@@ -107,6 +117,13 @@ export function phasePrefix(line: string): { readonly phase: Phase; readonly res
   const phase = phaseCalled(line.slice(0, at));
   const rest = line.slice(at + 1).replace(/^[*_\s]+/, '');
   return phase === undefined || rest === '' || /^\d+ ?min(?:ute)?s?$/i.test(rest) ? null : { phase, rest };
+}
+
+/** A line without its mark that it is led only where time is left; null where it has none. */
+export function withoutBonus(line: string): string | null {
+  if (BONUS.test(line.trim())) return null;
+  const rest = line.trimEnd().replace(BONUS_BEFORE, '$1').replace(BONUS_BEHIND, '');
+  return rest === line.trimEnd() || rest.trim() === '' ? null : rest;
 }
 
 /** The phase that a heading names, whatever marks it: “## Warm up (5 min):”. */
@@ -178,8 +195,10 @@ function readHow(text: string): { restS: number; change?: RoundChange } | { part
     const rest = REST_BETWEEN.exec(part);
     const pace = /^(\d+)\s*%\s*(faster|slower)$/i.exec(part);
     const amount = /^(\d+)\s*%\s*(more|less)$/i.exec(part);
+    const shorter = /^(a|\d+(?:\.\d+)?)\s*(?:s|seconds?)(?:\s+(?:a|per)\s+rep(?:etition)?)?\s*(?:faster|quicker|shorter)$/i.exec(part);
     const levels = /^(a|\d+)\s*levels?\s*(up|down)$/i.exec(part);
     if (rest) restS = Math.round(secondsOf(rest[1] ?? rest[3] ?? '', rest[2] ?? rest[4]));
+    else if (shorter) change.fasterS = shorter[1] === 'a' ? 1 : Number(shorter[1]);
     else if (pace) change.fasterPercent = signed(pace[1], pace[2] === 'slower');
     else if (amount) change.morePercent = signed(amount[1], amount[2] === 'less');
     else if (levels) change.levels = signed(levels[1] === 'a' ? '1' : levels[1], levels[2] === 'down');
@@ -196,6 +215,9 @@ function readStop(text: string, column: number): TextLine | null {
   if (/^(?:then|next|and|and then|finally)[.:]?$/i.test(text)) return { kind: 'note', text: '' };
   if (OTHER_SIDE.test(text)) return { kind: 'other side' };
   if (AT_ONCE.test(text)) return { kind: 'at once' };
+  if (BONUS.test(text)) return { kind: 'bonus', isHeading: text.endsWith(':') };
+  const recap = RECAP.exec(text);
+  if (recap && !/\d/.test(text)) return { kind: 'recap', isQuicker: QUICKER.test(text) };
   const note = NOTE.exec(text);
   if (note) return { kind: 'note', text: note[1] ?? '' };
   const remark = REMARK.exec(text);

@@ -70,9 +70,11 @@ function roundLine({ times, restS, change }: Round): string {
 
 function linesOf(block: Block, writing: Writing): string[] {
   const { movement, level } = resolveBlock(block, writing.lookup);
-  const { breakS, lookAgain, note } = block;
+  const { breakS, atOnce, bonus, lookAgain, note } = block;
   return [
     ...(breakS === undefined ? [] : [`break ${breakS} s`]),
+    ...(atOnce ? ['at once'] : []),
+    ...(bonus ? ['bonus'] : []),
     `${nameOf(movement, writing.shelf)}, ${levelName(movement, level)}: ${printDose(block.dose, usualWay(movement))}`,
     ...(lookAgain ? [`  recheck: ${lookAgain.join(', ')}`] : []),
     ...(note === undefined ? [] : [`  note: ${oneLine(note)}`]),

@@ -1,5 +1,5 @@
 import type { Movement } from '../model/movement.js';
-import { drawn, down, up, thumbUp, avoid, caution, level, movement, stretch } from './writing.js';
+import { EACH_DIGIT, avoid, caution, down, drawn, level, movement, stretch, thumbUp, up } from './writing.js';
 
 const STRETCH_FAULTS = ['The helping hand forces', 'Held breath', 'Shoulder lifts'];
 const NEVER_FORCED = 'Never force it with the other hand; ease off at any tingling.';
@@ -262,6 +262,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
   movement({
     ...STRETCHED,
     id: 'stretch.single-finger',
+    positions: EACH_DIGIT,
     name: 'Single finger stretch',
     otherHand: 'helps',
     purpose: 'One finger at a time shows which one is tight; a whole-hand stretch hides it.',
@@ -513,7 +514,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     },
     ladder: [
       level(
-        ['short', 'Thirty seconds', 'Two rounds.'],
+        ['short', 'Most of the range', 'Short of the end.'],
         ['standing', 'none', 'free', 'assisted'],
         stretch('wrist extension', 84, 'straight'),
         'stretch-after',
@@ -521,7 +522,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
         ['table'],
       ),
       level(
-        ['long', 'A minute', 'Further, two rounds.'],
+        ['long', 'Near the end of the range', 'Further, once the first is easy.'],
         ['standing', 'none', 'free', 'assisted'],
         stretch('wrist extension', 92, 'straight'),
         'stretch-after',

@@ -212,7 +212,7 @@ export const BEARING_HOLDS: readonly Movement[] = [
         '2x15s rest40',
       ),
       level(
-        ['knees', 'On the knees, to thirty seconds', 'Hips over the knees; reach thirty seconds here before using the feet.'],
+        ['knees', 'On the knees', 'Hips over the knees; hold this well before using the feet.'],
         ['all fours', 'back of hand', 'inward', 'planted'],
         body('hipsBack', { leanDeg: -6, hipAngleDeg: 98 }),
         'bearing-holds',

@@ -1,6 +1,6 @@
 import type { Movement } from '../model/movement.js';
 import { HOLD_SKIN, HOLD_TENDON } from './shared-cautions.js';
-import { avoid, caution, edge, hang, level, lift, movement, practised, specialist } from './writing.js';
+import { ALL_FINGERS, avoid, caution, edge, hang, level, lift, movement, practised, specialist } from './writing.js';
 
 const FAULTS = ['Fingers open before the end', 'Slack shoulders', 'Held breath'];
 const GROWING = caution('No maximal finger loading and no full crimp; have a doctor check finger-joint pain.', 'under-18');
@@ -143,6 +143,7 @@ export const EDGE_WORK: readonly Movement[] = [
     work: ['repetitions', 'time'],
     strokes: ['curl', 'open'],
     hand: { setting: 'curling on an edge' },
+    timed: 'bout',
     ladder: [
       level(['light', 'Light', 'To learn the path.'], ON_EDGE, lift(4, edge(35)), 'finger-isolation', '2x8 tempo2-3 rest45 L,R'),
       level(['medium', 'Medium', 'Still smooth.'], ON_EDGE, lift(7, edge(35)), 'finger-isolation', '2x8 tempo2-3 rest60 L,R'),
@@ -181,6 +182,7 @@ export const EDGE_WORK: readonly Movement[] = [
   }),
   movement({
     id: 'edge.finger-lifts',
+    calls: ALL_FINGERS,
     name: 'Finger lifts on an edge',
     family: 'edge-work',
     purpose: 'Each finger in turn lifts off the edge while the others hold: control before strength.',

@@ -1,10 +1,12 @@
 import type { Movement } from '../model/movement.js';
 import {
-  THUMB_ASIDE,
-  WRIST,
+  ALL_FINGERS,
   FINGERS,
+  FINGERS_IN_TURN,
   SIDE,
+  THUMB_ASIDE,
   TURN,
+  WRIST,
   avoid,
   caution,
   down,
@@ -32,6 +34,7 @@ export const FREE_FINGERS: readonly Movement[] = [
   movement({
     ...FREE,
     id: 'free.finger-flicks',
+    calls: FINGERS_IN_TURN,
     name: 'Finger flicks off the thumb',
     purpose: 'The thumb holds a finger back until it springs open: fast extensors, one finger at a time.',
     howTo: [
@@ -72,6 +75,7 @@ export const FREE_FINGERS: readonly Movement[] = [
   movement({
     ...FREE,
     id: 'free.finger-snaps',
+    calls: FINGERS_IN_TURN,
     name: 'Finger snaps, thumb against each finger',
     purpose: 'Thumb and finger press past each other: strength and speed for each finger.',
     howTo: ['Press the thumb against the pad of one finger.', 'Slide them past each other until they part.', 'The next finger.'],
@@ -100,6 +104,7 @@ export const FREE_FINGERS: readonly Movement[] = [
   movement({
     ...FREE,
     id: 'free.finger-spirals',
+    calls: ALL_FINGERS,
     name: 'Finger spirals',
     purpose: 'The fingers curl in one after another like a fan while the wrist turns with them.',
     howTo: [

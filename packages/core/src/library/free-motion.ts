@@ -1,22 +1,23 @@
 import type { Movement } from '../model/movement.js';
 import {
-  drawn,
-  down,
-  up,
-  thumbUp,
-  folded,
-  THUMB_ASIDE,
   BEND,
   FINGERS,
+  FINGERS_IN_TURN,
   SIDE,
+  THUMB_ASIDE,
   TURN,
   WRIST,
   avoid,
   caution,
+  down,
+  drawn,
+  folded,
   level,
   move,
   movement,
   shaped,
+  thumbUp,
+  up,
 } from './writing.js';
 
 const EASY = caution('Stay in the range your hand reaches by itself, without catching.', 'arthritis', 'past-sprain');
@@ -261,6 +262,7 @@ export const FREE_MOTION: readonly Movement[] = [
   }),
   movement({
     id: 'free.finger-touches',
+    calls: FINGERS_IN_TURN,
     name: 'Thumb-to-finger taps',
     family: 'free-motion',
     purpose: 'Wakes up the thumb and each finger, ring and little finger included.',
@@ -389,6 +391,7 @@ export const FREE_MOTION: readonly Movement[] = [
   }),
   movement({
     id: 'free.finger-waves',
+    calls: { names: ['little', 'ring', 'middle', 'index'], each: 'within a repetition' },
     name: 'Finger waves',
     family: 'free-motion',
     purpose: 'Fingers follow one another like a row of keys, for control of each finger.',
@@ -586,6 +589,7 @@ export const FREE_MOTION: readonly Movement[] = [
   }),
   movement({
     id: 'free.finger-lifts-air',
+    calls: FINGERS_IN_TURN,
     name: 'Single finger lifts, hand free',
     family: 'free-motion',
     purpose: 'The extensors lift one finger at a time from a relaxed fist.',

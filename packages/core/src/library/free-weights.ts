@@ -2,7 +2,7 @@ import type { Level, Movement, MovementCaution } from '../model/movement.js';
 import type { Action } from '../vocabulary/actions.js';
 import type { Digit } from '../vocabulary/digits.js';
 import type { Equipment } from '../vocabulary/places.js';
-import { down, avoid, caution, level, movement, press, roller, weight } from './writing.js';
+import { THUMB_WITH_EACH, avoid, caution, down, level, movement, press, roller, weight } from './writing.js';
 
 const LIGHT = caution('Start very light; the last repetition must look like the first.', 'tendon-pain', 'past-sprain', 'fluoroquinolones');
 const NO_WEIGHT = avoid('No added weight with sore joints.', 'arthritis');
@@ -46,6 +46,13 @@ function freeWeightLevels(
     ),
   ];
 }
+
+/** One set in each position instead of several in one. */
+const eachOf = (levels: readonly [Level, Level, Level]): readonly [Level, Level, Level] => {
+  const [light, medium, heavy] = levels;
+  const once = (level: Level): Level => ({ ...level, dose: { ...level.dose, sets: 1 } });
+  return [once(light), once(medium), once(heavy)];
+};
 
 /** Half of a bar's weight for each hand that hangs behind the legs: about half way between hanging and level while it is rolled in. */
 const behindTheLegs = (kg: readonly [number, number, number]): readonly [Level, Level, Level] => {
@@ -95,6 +102,7 @@ export const FREE_WEIGHTS: readonly Movement[] = [
   movement({
     ...WITH_WEIGHT,
     id: 'weight.thumb-one-finger',
+    positions: THUMB_WITH_EACH,
     name: 'Wrist curl with thumb and one finger',
     purpose: 'Thumb and a single finger hold a small weight, so each finger gets a turn.',
     howTo: ['Hold a small weight between thumb and one finger.', 'Curl the wrist slowly; change the finger.'],
@@ -102,7 +110,7 @@ export const FREE_WEIGHTS: readonly Movement[] = [
     faults: ['Other fingers help', 'The wrist tips'],
     trains: ['finger flexors', 'thumb muscles', 'wrist flexors'],
     motions: ['wrist flexion', 'thumb opposition'],
-    ladder: freeWeightLevels('wrist flexion', [1, 1.5, 2], ['light dumbbell'], { digits: ['thumb', 'index'] }),
+    ladder: eachOf(freeWeightLevels('wrist flexion', [1, 1.5, 2], ['light dumbbell'], { digits: ['thumb', 'index'] })),
   }),
   movement({
     ...WITH_WEIGHT,
@@ -155,6 +163,11 @@ export const FREE_WEIGHTS: readonly Movement[] = [
   movement({
     ...WITH_WEIGHT,
     id: 'weight.raises-three',
+    positions: [
+      { name: 'palm down', action: 'wrist extension' },
+      { name: 'thumb up', action: 'radial deviation' },
+      { name: 'palm up', action: 'wrist flexion' },
+    ],
     name: 'Wrist raises in three positions',
     purpose: 'Light raises with palm down, thumb up and palm up: weak angles show.',
     howTo: ['Light weight, forearm resting.', 'Raise the hand with the palm down; thumb up; palm up.', 'The same number in each.'],
@@ -162,7 +175,7 @@ export const FREE_WEIGHTS: readonly Movement[] = [
     faults: ['Skipping the weak one', 'Racing'],
     trains: ['wrist extensors', 'radial deviators', 'wrist flexors'],
     motions: ['wrist extension', 'radial deviation', 'wrist flexion'],
-    ladder: freeWeightLevels('wrist extension', [0.5, 1, 2], ['light dumbbell', 'chair']),
+    ladder: eachOf(freeWeightLevels('wrist extension', [0.5, 1, 2], ['light dumbbell', 'chair'])),
   }),
   movement({
     id: 'weight.roller-up',
@@ -186,21 +199,21 @@ export const FREE_WEIGHTS: readonly Movement[] = [
       level(
         ['resting', 'Forearms resting', 'The rope hangs over an edge.'],
         ['standing', 'handle', 'free', 'resisted'],
-        roller('wrist flexion', 5),
+        roller('wrist flexion', 4),
         'free-weights',
         '2x30s rest60',
       ),
       level(
-        ['heavier', 'Forearms resting, heavier', 'Twice the weight.'],
+        ['heavier', 'Forearms resting, heavier', 'Half as heavy again.'],
         ['standing', 'handle', 'free', 'resisted'],
-        roller('wrist flexion', 10),
+        roller('wrist flexion', 6),
         'free-weights',
         '2x30s rest60',
       ),
       level(
-        ['in-front', 'Arms in front', 'The shoulders work too.'],
+        ['in-front', 'Arms in front', 'A little heavier; the shoulders work too.'],
         ['standing', 'handle', 'free', 'resisted'],
-        roller('wrist flexion', 5, 'in front'),
+        roller('wrist flexion', 7, 'in front'),
         'free-weights',
         '2x30s rest90',
       ),
@@ -228,21 +241,21 @@ export const FREE_WEIGHTS: readonly Movement[] = [
       level(
         ['resting', 'Forearms resting', 'The rope hangs over an edge.'],
         ['standing', 'handle', 'free', 'resisted'],
+        roller('wrist extension', 2.5),
+        'free-weights',
+        '2x30s rest60',
+      ),
+      level(
+        ['heavier', 'Forearms resting, heavier', 'Over half as heavy again.'],
+        ['standing', 'handle', 'free', 'resisted'],
         roller('wrist extension', 4),
         'free-weights',
         '2x30s rest60',
       ),
       level(
-        ['heavier', 'Forearms resting, heavier', 'Twice the weight.'],
+        ['in-front', 'Arms in front', 'A little heavier; the shoulders work too.'],
         ['standing', 'handle', 'free', 'resisted'],
-        roller('wrist extension', 8),
-        'free-weights',
-        '2x30s rest60',
-      ),
-      level(
-        ['in-front', 'Arms in front', 'The shoulders work too.'],
-        ['standing', 'handle', 'free', 'resisted'],
-        roller('wrist extension', 6, 'in front'),
+        roller('wrist extension', 5, 'in front'),
         'free-weights',
         '2x30s rest90',
       ),

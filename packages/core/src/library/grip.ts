@@ -1,5 +1,20 @@
 import type { Movement } from '../model/movement.js';
-import { drawn, down, thumbUp, avoid, bar, caution, level, lift, movement, pinch, press, resist } from './writing.js';
+import {
+  EACH_FINGER,
+  THUMB_WITH_EACH,
+  avoid,
+  bar,
+  caution,
+  down,
+  drawn,
+  level,
+  lift,
+  movement,
+  pinch,
+  press,
+  resist,
+  thumbUp,
+} from './writing.js';
 
 const NOT_MAXIMAL = caution('Not maximal, and not with finger-joint pain.', 'under-18', 'arthritis', 'blood-pressure');
 const TENDON = caution('Even and slow; no sudden squeeze.', 'tendon-pain', 'fluoroquinolones');
@@ -37,6 +52,7 @@ export const GRIP: readonly Movement[] = [
     strokes: ['squeeze', 'release'],
     climbs: 'effort',
     hand: { course: [thumbUp('around a ball')] },
+    timed: 'bout',
     ladder: [
       level(
         ['soft', 'Soft ball, easy', 'About a third of full effort.'],
@@ -80,6 +96,7 @@ export const GRIP: readonly Movement[] = [
     work: ['repetitions', 'time'],
     climbs: 'effort',
     hand: { view: 'little-finger side', course: [thumbUp('around a ball')] },
+    timed: 'bout',
     ladder: [
       level(
         ['putty', 'Soft putty', 'Gives way slowly.'],
@@ -239,6 +256,7 @@ export const GRIP: readonly Movement[] = [
     ...ONE_EACH,
     work: ['repetitions', 'time'],
     equipment: ['hand gripper'],
+    timed: 'bout',
     ladder: [
       level(['light', 'Light spring', 'About ten kilograms.'], HELD, resist('grip', 100), 'grip-holds', '2x10 tempo1-2 rest30 L,R'),
       level(
@@ -392,6 +410,7 @@ export const GRIP: readonly Movement[] = [
   }),
   movement({
     id: 'grip.single-finger-opening',
+    positions: EACH_FINGER,
     name: 'Single finger extension with band',
     family: 'grip',
     purpose: 'A band around one finger and the thumb: trains each extensor alone.',
@@ -411,18 +430,19 @@ export const GRIP: readonly Movement[] = [
       view: 'thumb side, from above',
       course: [thumbUp('thumb to a finger', { supinationDeg: -40 }), thumbUp('open', { supinationDeg: -40, thumbRadialDeg: 56 })],
     },
+    timed: 'bout',
     ladder: [
       level(
-        ['light', 'Light band', 'Ten for each finger.'],
+        ['light', 'Light band', 'The same number for each finger.'],
         ['seated', 'none', 'free', 'resisted'],
         resist('finger extension', 2, ['index']),
         'finger-isolation',
         '1x10 tempo1-2 L,R',
       ),
       level(
-        ['firm', 'Firm band', 'Ten for each finger.'],
+        ['firm', 'Firm band', 'The same number for each finger.'],
         ['seated', 'none', 'free', 'resisted'],
-        resist('finger extension', 4, ['index']),
+        resist('finger extension', 3, ['index']),
         'finger-isolation',
         '1x10 1s tempo1-2 L,R',
       ),
@@ -430,6 +450,7 @@ export const GRIP: readonly Movement[] = [
   }),
   movement({
     id: 'grip.putty-pinch',
+    positions: THUMB_WITH_EACH,
     name: 'Putty pinch',
     family: 'grip',
     purpose: 'The thumb sinks into putty against each finger: pinching without a hard stop.',
@@ -446,20 +467,21 @@ export const GRIP: readonly Movement[] = [
     work: ['repetitions', 'time'],
     equipment: ['putty'],
     hand: { setting: 'pinching putty', course: [thumbUp('thumb to a finger', { supinationDeg: -30 })] },
+    timed: 'bout',
     ladder: [
       level(
         ['soft', 'Soft putty', 'Gives easily.'],
         ['seated', 'none', 'free', 'resisted'],
         resist('grip', 15, ['thumb', 'index']),
         'finger-isolation',
-        '1x12 tempo1-1 L,R',
+        '1x5 tempo1-1 L,R',
       ),
       level(
         ['firm', 'Firm putty', 'Gives slowly.'],
         ['seated', 'none', 'free', 'resisted'],
         resist('grip', 30, ['thumb', 'index']),
         'finger-isolation',
-        '1x12 tempo2-1 L,R',
+        '1x5 tempo2-1 L,R',
       ),
     ],
   }),

@@ -2,7 +2,7 @@ import type { Movement } from '../model/movement.js';
 import type { Action } from '../vocabulary/actions.js';
 import type { Motion } from '../vocabulary/motions.js';
 import type { MuscleGroup } from '../vocabulary/muscles.js';
-import { avoid, caution, down, level, movement, press, thumbUp, up } from './writing.js';
+import { FINGERS_IN_TURN, avoid, caution, down, level, movement, press, thumbUp, up } from './writing.js';
 
 /** The four wrist directions share everything but where they push: the ladder raises the effort, then changes the angle. */
 function againstTheOtherHand(
@@ -23,7 +23,7 @@ function againstTheOtherHand(
     cues: ['Nothing moves', 'Keep breathing', 'Even push from start to end'],
     faults: ['Held breath', 'The wrist gives way', 'Jerking at the start'],
     cautions: [
-      caution('Low effort first: 20 to 40 %. Check in again the next morning.', 'tendon-pain', 'past-sprain', 'arthritis'),
+      caution('Low effort in the first sessions. Check in again the next morning.', 'tendon-pain', 'past-sprain', 'arthritis'),
       caution('No maximal effort; keep breathing.', 'blood-pressure', 'pregnancy'),
     ],
     trains,
@@ -71,7 +71,7 @@ function againstTheOtherHand(
 }
 const FAULTS = ['Held breath', 'Jerking at the start', 'The shoulder joins in'];
 const LOW_FIRST = caution(
-  'Low effort first: 20 to 40 %. Check in again the next morning.',
+  'Low effort in the first sessions. Check in again the next morning.',
   'tendon-pain',
   'past-sprain',
   'arthritis',
@@ -432,6 +432,7 @@ export const ISOMETRICS: readonly Movement[] = [
   }),
   movement({
     id: 'isometric.thumb-press',
+    calls: FINGERS_IN_TURN,
     name: 'Thumb press against each finger',
     family: 'isometrics',
     purpose: 'The thumb presses against each fingertip in turn; its own muscles are often forgotten.',

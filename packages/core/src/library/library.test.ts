@@ -5,7 +5,7 @@ import { LIBRARY, shippedMovement } from './index.js';
 import type { Person } from '../mechanics/capacity.js';
 import type { Sex } from '../model/body.js';
 import { parseDose, printDose } from '../model/dose-shorthand.js';
-import { checkDose } from '../model/dose.js';
+import { checkDose } from '../model/check-dose.js';
 import { leversBetween } from '../model/levers.js';
 import { checkLoad } from '../model/load.js';
 import { FAMILIES, neighbourLevel, usualWay } from '../model/movement.js';

@@ -203,6 +203,7 @@ export const PLANTED_ROCKS: readonly Movement[] = [
     work: ['repetitions', 'breaths', 'time'],
     climbs: 'wrist angle',
     corners: ['open hand, wrist extended'],
+    timed: 'bout',
     ladder: [
       drawn(
         { other: 'fingers forward' },

@@ -10,7 +10,7 @@ import {
   SKIN,
   SORE,
 } from './shared-cautions.js';
-import { drawn, FINGERS, avoid, body, caution, level, move, movement, practised } from './writing.js';
+import { ALL_DIGITS, DIGITS_IN_TURN, FINGERS, avoid, body, caution, drawn, level, move, movement, practised } from './writing.js';
 
 const BEARS = [BUILD_UP, NO_BREATH_HOLD, SKIN];
 const PALM = {
@@ -131,6 +131,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
   }),
   movement({
     id: 'strength.finger-lifts',
+    calls: ALL_DIGITS,
     name: 'Finger lifts, palm down',
     family: 'planted-strength',
     purpose: 'Lifts each finger from a planted hand: works the extensors that gripping forgets.',
@@ -198,6 +199,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     strokes: ['dome', 'lower'],
     climbs: 'effort',
     hand: { setting: 'planted, from palm to fingertips' },
+    timed: 'bout',
     ladder: [
       level(
         ['wall', 'Against a wall', 'Standing at arm’s length.'],
@@ -329,6 +331,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     cautions: [...BEARS, NO_END_RANGE],
     ...PALM,
     ...ON_MAT,
+    timed: 'bout',
     ladder: [
       level(
         ['hips-back', 'Hips back', 'A light share.'],
@@ -365,6 +368,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     cautions: [...BEARS, NO_END_RANGE],
     ...PALM,
     ...ON_MAT,
+    timed: 'bout',
     ladder: [
       level(
         ['light', 'Hips on the heels', 'Light hands.'],
@@ -399,6 +403,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     ...PALM,
     ...ON_MAT,
     sides: ['left-then-right', 'right-then-left', 'left', 'right'],
+    timed: 'bout',
     ladder: [
       level(
         ['hips-back', 'Hips back, even', 'Half of a light share.'],
@@ -438,6 +443,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     digits: ['thumb', 'index'],
     corners: ['open hand, wrist extended'],
     ...ON_MAT,
+    timed: 'bout',
     ladder: [
       level(
         ['hips-back', 'Hips back', 'A light share.'],
@@ -476,6 +482,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     sides: ['together', 'left-then-right', 'right-then-left'],
     strokes: ['press', 'let go'],
     hand: { presses: true, view: 'facing' },
+    timed: 'bout',
     ladder: [
       level(
         ['light', 'Hips on the heels', 'A few kilograms.'],
@@ -535,6 +542,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
   }),
   movement({
     id: 'strength.finger-press',
+    calls: DIGITS_IN_TURN,
     name: 'Finger pad presses, one by one',
     family: 'planted-strength',
     purpose: 'Each pad presses alone while the palm stays down: trains gripping the floor.',
@@ -548,6 +556,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     sides: ['left-then-right', 'right-then-left', 'together', 'left', 'right'],
     strokes: ['press', 'let go'],
     hand: { view: 'from the fingertips, above', presses: true },
+    timed: 'bout',
     ladder: [
       level(
         ['wedge', 'Hips back, wedge under the heel', 'A folded towel reduces the wrist angle.'],
@@ -635,6 +644,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     ...ON_MAT,
     sides: ['together'],
     strokes: ['lean', 'back'],
+    timed: 'bout',
     ladder: [
       level(
         ['all-fours', 'All fours, slight lean', 'A hand’s width.'],

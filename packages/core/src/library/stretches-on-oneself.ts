@@ -109,6 +109,7 @@ export const STRETCHES_ON_ONESELF: readonly Movement[] = [
       arms: 'before the chest',
       course: [down('fist', { wristExtensionDeg: 40 }), down('fist', { wristExtensionDeg: -45 })],
     },
+    timed: 'bout',
     ladder: [
       level(
         ['half', 'Half way in', 'Elbows bent, hands below the chin.'],

@@ -102,6 +102,7 @@ export const TENDON_GLIDES: readonly Movement[] = [
   ),
   movement({
     id: 'glide.five-shapes',
+    calls: { names: ['straight', 'hook', 'tabletop', 'flat fist', 'full fist'], each: 'within a repetition' },
     name: 'Five-shape tendon glide',
     family: 'tendon-glides',
     purpose: 'Straight, hook, tabletop, flat fist and full fist in one slow chain: every finger tendon glides.',
@@ -119,7 +120,7 @@ export const TENDON_GLIDES: readonly Movement[] = [
     hand: { course: [down('together'), down('hook'), down('tabletop'), down('flat fist'), down('fist')] },
     ladder: [
       level(
-        ['easy', 'Without tension', 'Ten seconds for a round.'],
+        ['easy', 'Without tension', 'Slowly through all five.'],
         ['seated', 'none', 'free', 'unloaded'],
         move(FINGERS, 80),
         'tendon-glides',

@@ -192,3 +192,21 @@ export const pinch = (pinchMm: number, digits?: readonly Digit[]): Hold => ({
   pinchMm,
   ...(digits && { digits }),
 });
+
+/** Fingers that a set goes through in turn, each by itself. */
+export const EACH_FINGER = (['index', 'middle', 'ring', 'little'] as const).map((finger) => ({ name: finger, digits: [finger] }));
+/** The thumb against each finger in turn. */
+export const THUMB_WITH_EACH = (['index', 'middle', 'ring', 'little'] as const).map((finger) => ({
+  name: finger,
+  digits: ['thumb' as const, finger],
+}));
+/** Thumb and fingers in turn. */
+export const EACH_DIGIT = (['thumb', 'index', 'middle', 'ring', 'little'] as const).map((digit) => ({ name: digit, digits: [digit] }));
+/** Fingers whose repetitions follow each other: the first is the index finger’s, the second the middle finger’s. */
+export const FINGERS_IN_TURN = { names: ['index', 'middle', 'ring', 'little'], each: 'one a repetition' } as const;
+/** The same with the thumb first. */
+export const DIGITS_IN_TURN = { names: ['thumb', 'index', 'middle', 'ring', 'little'], each: 'one a repetition' } as const;
+/** Fingers that all have their turn within one repetition. */
+export const ALL_FINGERS = { names: ['index', 'middle', 'ring', 'little'], each: 'within a repetition' } as const;
+/** The same with the thumb first. */
+export const ALL_DIGITS = { names: ['thumb', 'index', 'middle', 'ring', 'little'], each: 'within a repetition' } as const;

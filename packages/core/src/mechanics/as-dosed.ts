@@ -1,8 +1,9 @@
 import type { Person } from './capacity.js';
 import { demandOf, type Loaded } from './demand.js';
+import { inPosition } from './in-way.js';
 import type { Dose } from '../model/dose.js';
 import { type LevelLoad, loadLimit } from '../model/load.js';
-import { effortMeans, type Level, type Movement, type MovementLookup } from '../model/movement.js';
+import { effortMeans, type Level, type Movement, type MovementLookup, positionsIn } from '../model/movement.js';
 import { resolveBlock } from '../model/check-sequence.js';
 import { withOwnSet } from '../model/effort-or-load.js';
 import { kilogramsNameOf, withOwnLoad } from '../model/own-load.js';
@@ -68,15 +69,23 @@ const CLOSED: readonly Contact[] = ['fist', 'handle', 'ball', 'edge'];
 const keptAction = ({ contact, shapes }: Doseable): Action =>
   !CLOSED.includes(contact) && shapes?.every((shape) => shape === 'spread') ? 'finger extension' : 'grip';
 
-/** The weight that the effort of a dose finds for somebody, kilograms; null where it finds none. */
-export function foundKilograms(person: Person, level: Level, dose: Dosed): number | null {
+/** The weight that the effort of a dose finds for somebody, kilograms: in several positions that of the weakest. Null where it finds none. */
+export function foundKilograms(
+  person: Person,
+  movement: Pick<Movement, 'positions'>,
+  level: Level,
+  dose: Dosed & Pick<Dose, 'positions'>,
+): number | null {
   if (dose.effortPercent === undefined || effortMeans(level) !== 'finds the load') return null;
-  return kilogramsOf(asDosed(person, level, dose)) ?? null;
+  const positions = positionsIn(movement, dose);
+  const levels = positions.length > 0 ? positions.map((position) => inPosition(level, position)) : [level];
+  const found = levels.flatMap((each) => kilogramsOf(asDosed(person, each, dose)) ?? []);
+  return found.length > 0 ? Math.min(...found) : null;
 }
 
 /** A dose with the weight that its effort finds for somebody in the effort's place; the same dose where it finds none. */
 export function withFoundLoad(person: Person, movement: Movement, level: Level, dose: Dose): Dose {
-  const kg = foundKilograms(person, level, dose);
+  const kg = foundKilograms(person, movement, level, dose);
   const name = kilogramsNameOf(level, movement);
   if (kg === null || !name) return dose;
   const { min, max } = OWN_LOADS[name].limit;

@@ -5,7 +5,7 @@ import { RAW } from './outside-loads.js';
 import { LIFTED_FINGER, planted } from './planted.js';
 import { answerFor, type LevelLoad } from '../model/load.js';
 import type { SupportPosture } from '../model/posture.js';
-import { type Action, oppositeAction } from '../vocabulary/actions.js';
+import type { Action } from '../vocabulary/actions.js';
 import type { Contact, Facing } from '../vocabulary/contacts.js';
 import { type Hand, HANDS } from '../vocabulary/hands.js';
 import type { RangeMotion } from '../vocabulary/motions.js';
@@ -75,18 +75,6 @@ function plainDemandOf(person: Person, level: Loaded): Demand {
   const raw = answerFor(RAW, load, person);
   const [left, right] = HANDS.map((hand) => handDemand(person, hand, raw)) as [HandDemand, HandDemand];
   return { left, right, posture: null, beside: null };
-}
-
-const TURNS: readonly Action[] = ['pronation', 'supination'];
-
-/**
- * A level in the second of its movement's directions: a press that turns the forearm is named for its first direction and turns the other
- * way in the second.
- */
-export function inSecondDirection<L extends Loaded>(level: L): L {
-  const { load } = level;
-  const turned = load.kind === 'press' && TURNS.includes(load.action) ? oppositeAction(load.action) : undefined;
-  return turned && load.kind === 'press' ? { ...level, load: { ...load, action: turned } } : level;
 }
 
 /** The posture of a level on the hands. */

@@ -23,6 +23,7 @@ import type { Hold, LoadKind, LoadOf, LoadTable } from '../model/load.js';
 import { type Action, oppositeAction } from '../vocabulary/actions.js';
 import { must } from '../vocabulary/lists.js';
 import { isRangeMotion, type StretchMotion } from '../vocabulary/motions.js';
+import { published, working } from '../vocabulary/constant.js';
 import { GRAVITY } from '../vocabulary/gravity.js';
 
 /** As `checkLoad` sees to. */
@@ -117,21 +118,65 @@ function turningWeight(load: LoadOf<'weight'>, person: Person): RawDemand {
   };
 }
 
+/** A roller is squeezed harder than friction asks, as everything that must not slip. */
+const ROLLER_FRICTION = working('Friction of a hand on a roller', 0.5, 'of the pressing force', 'dry skin on wood or rubber', [0.35, 0.8]);
+const GRIP_MARGIN = published(
+  'Squeeze over what friction asks',
+  1.5,
+  'times',
+  'Westling & Johansson 1984, Exp Brain Res 53:277–84',
+  'what is lifted without slipping is held with 1.4–2 times the force that just holds it',
+);
+const BENT_GRIP = published(
+  'Grip left in a wrist that turns',
+  0.7,
+  'of the best grip',
+  'O’Driscoll et al. 1992, J Hand Surg 17A:169–77',
+  'grip falls by a quarter to two fifths between the best and the ends of a wrist’s way',
+);
+const GRIP_BENDS = working(
+  'Wrist flexion by the grip itself',
+  0.03,
+  'N·m per N of grip',
+  'finger tendons carry two to three times the grip and pass the wrist about 12 mm in front of it',
+  [0.02, 0.04],
+);
+/** Each hand turns for about half of the time, and holds the drum while the other takes hold again. */
+const TAKES_TURNS = working('Share of winding that one hand turns', 0.6, 'of the time', 'a hand turns, holds, and lets go', [0.5, 0.8]);
+
+/**
+ * One hand at a time turns the drum against the weight, and squeezes it so that it does not slip. Finger flexors bend the wrist as they squeeze: that
+ * spares the flexors, and the extensors must hold against it beside what they turn.
+ */
 function rolling(load: LoadOf<'roller'>, { body }: Person): RawDemand {
   const { hand, forearm, upperArm } = segmentsOf(body);
   const loadN = load.massKg * GRAVITY;
   const armM = hand.lengthM + forearm.lengthM + upperArm.lengthM;
+  const turningNm = (loadN * load.drumMm) / 2000;
+  // Two opposite sides of the drum share what friction must hold.
+  const gripN = (GRIP_MARGIN.value * loadN) / (2 * ROLLER_FRICTION.value);
+  const gripBendsNm = gripN * GRIP_BENDS.value;
+  const isExtension = load.action === 'wrist extension';
+  const moving = TAKES_TURNS.value;
   return {
     loadN: loadN / 2,
-    // While one hand turns the drum the other lets go of its moment.
     actions: {
-      [load.action]: { demand: (loadN * load.drumMm) / 2000 },
+      grip: { demand: gripN, factor: BENT_GRIP.value * handleFactor(load.drumMm), moving },
+      'wrist extension': { demand: isExtension ? turningNm + gripBendsNm : Math.max(0, gripBendsNm - turningNm), moving },
+      ...(!isExtension && { 'wrist flexion': { demand: turningNm, factor: SHORT_END.value, moving } }),
       ...(load.arms === 'in front' && {
         'shoulder flexion': { demand: (loadN / 2) * armM + limbMomentNm(body, 'shoulder flexion'), moving: 1 },
       }),
     },
   };
 }
+const SHORT_END = working(
+  'Wrist flexion left at the end of a turn',
+  0.5,
+  'of the best',
+  'a turn ends where the flexors are short and give about half',
+  [0.35, 0.7],
+);
 
 const carries = (action: Action) => action === 'shoulder flexion' || action === 'elbow flexion' || action === 'elbow extension';
 

@@ -1,5 +1,6 @@
 import { checkFit } from './fit.js';
-import { checkDose, piecesOf } from './dose.js';
+import { checkDose } from './check-dose.js';
+import { piecesOf } from './dose.js';
 import { findLevel, type Level, type Movement, type MovementLookup } from './movement.js';
 import { handsInTurn } from '../vocabulary/hands.js';
 import { type Block, type Sequence, SEQUENCE_LIMITS } from './sequence.js';
@@ -27,7 +28,10 @@ export function checkSequence(sequence: Sequence, lookup: MovementLookup): Fault
     seen.set(block.id, index);
     faults.push(...under(at, checkBlock(block, lookup)));
   });
-  const pieces = sequence.blocks.reduce((sum, { id, dose }) => sum + piecesOf(dose) * timesOf(sequence, id), 0);
+  const pieces = sequence.blocks.reduce(
+    (sum, { id, dose, movementId }) => sum + piecesOf(dose, positionCount(movementId, lookup)) * timesOf(sequence, id),
+    0,
+  );
   if (pieces > SEQUENCE_LIMITS.pieces) {
     const message = `All blocks together have ${pieces} repetitions, breaths and timed pieces. The maximum is ${SEQUENCE_LIMITS.pieces}.`;
     faults.push({ pointer: '/blocks', message });
@@ -35,6 +39,8 @@ export function checkSequence(sequence: Sequence, lookup: MovementLookup): Fault
   faults.push(...checkRounds(sequence));
   return faults;
 }
+
+const positionCount = (movementId: string, lookup: MovementLookup): number => lookup(movementId)?.positions?.length ?? 1;
 
 function checkBlock(block: Block, lookup: MovementLookup): Fault[] {
   const dose = under('/dose', checkDose(block.dose));

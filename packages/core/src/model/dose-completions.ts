@@ -49,10 +49,24 @@ function partsFor(begun: string, before: string, movement: Movement, level: Leve
     ...RESTS_S.map((seconds): Proposed => [`rest${seconds}`, 'seconds between sets']),
     ...(counts ? paces() : []),
     ...ownLoads(begun, movement, level),
+    ...further(before, movement, level),
     ...movement.sides
       .filter((plan) => counts || plan !== 'alternating')
       .map((plan): Proposed => [printSides(plan), plan.replaceAll('-', ' ')]),
     ...(movement.directions ? directions(movement.directions) : []),
+  ];
+}
+
+/** A goal of twice the usual amount, both hands' sets one after the other, single positions, an effort for sore days. */
+function further(before: string, movement: Movement, level: Level): Proposed[] {
+  const { work } = level.dose;
+  const usual = amountOf(work);
+  const goal = `goal${usual * 2}${UNIT_LETTERS[UNIT_OF[work.kind]]}`;
+  return [
+    [goal, 'what it is to become'],
+    ...(before.includes('@') ? [['sore@20%', 'effort on sore days'] as const] : []),
+    ...(movement.sides.includes('left-then-right') ? [['LL,RR', 'all sets left, then right'] as const] : []),
+    ...(movement.positions ?? []).map(({ name }): Proposed => [`only:${name.replaceAll(' ', '-')}`, 'this one only']),
   ];
 }
 

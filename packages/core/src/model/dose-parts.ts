@@ -9,13 +9,17 @@ export interface Part {
 }
 
 const TIMES = String.raw`\s*[x×*]\s*`;
-const AMOUNT = String.raw`(?:(?:max|ease)(?:\d+(?:min|br|s|m)?)?|\d+:\d{2}|\d+\s*(?:min|br|s|m)?)`;
-const GROUP = String.raw`\d+${TIMES}${AMOUNT}`;
+const RANGE = String.raw`(?:\s*[-–]\s*\d+)?`;
+const UNIT = String.raw`(?:min|br|s|m)?`;
+const AMOUNT = String.raw`(?:(?:max|ease)(?:\d+${UNIT})?|\d+:\d{2}|\d+${RANGE}\s*${UNIT})`;
+/** Repetitions of these sets are held so long: “1x5(8s)”. */
+const HOLD = String.raw`(?:\s*\(\s*\d+(?:\.\d+)?\s*s\s*\))?`;
+const GROUP = String.raw`\d+${TIMES}${AMOUNT}${HOLD}`;
 const END = String.raw`(?=\s|$)`;
 /** A slip like “3 x 8” or “L, R” is no reason to refuse what is plainly meant: blanks are taken where a part needs none. */
 const SETS = new RegExp(String.raw`${GROUP}(?:\s*,\s*${GROUP})*${END}`, 'iy');
 const SPACED = new RegExp(
-  String.raw`(?:[LR]\s*[,/]\s*[LR]|@\s*\d+\s*%?|(?:rest|tempo|pause|spring|band|edge|handle|pinch|wedge|hands|away)\s+[\d.,-]+\s*(?:kg|lbs?|mm|m|s|°)?|\d+(?:[.,]\d+)?\s*(?:kg|lbs?))${END}`,
+  String.raw`(?:L\s*[,/]\s*R|R\s*[,/]\s*L|LL\s*,\s*RR|RR\s*,\s*LL|(?:sore\s*)?@\s*\d+${RANGE}\s*%?|goal\s*\d+\s*${UNIT}|(?:rest|tempo|pause|spring|band|edge|handle|pinch|wedge|hands|away)\s+[\d.,-]+\s*(?:kg|lbs?|mm|m|s|°)?|\d+(?:[.,]\d+)?\s*(?:kg|lbs?))${END}`,
   'iy',
 );
 /** What is neither, with what a comma binds to it. */
@@ -51,4 +55,8 @@ function partOf(text: string, at: number): Part {
   return { text, at, tidy: sets.map(({ tidy }) => tidy).join(','), sets };
 }
 
-const tidied = (text: string) => text.replace(/\s+/g, '').replace(/(?<=\d)[×*X]/, 'x');
+const tidied = (text: string) =>
+  text
+    .replace(/\s+/g, '')
+    .replaceAll('–', '-')
+    .replace(/(?<=\d)[×*X]/, 'x');

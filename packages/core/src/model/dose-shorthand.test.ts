@@ -1,7 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { parseDose, printDose, retypeDose, ShorthandError } from './dose-shorthand.js';
-import { amountLimit, checkDose, type Dose, DOSE_LIMITS, MOST_SET_GROUPS, workOf } from './dose.js';
+import { checkDose } from './check-dose.js';
+import { amountLimit, type Dose, DOSE_LIMITS, MOST_SET_GROUPS, type SetGroup, workOf } from './dose.js';
+import { hasHandsInTurn } from './work.js';
 import { SIDE_PLANS } from '../vocabulary/hands.js';
 import type { Limit } from '../vocabulary/limit.js';
 import { OWN_LOAD_NAMES, OWN_LOADS } from '../vocabulary/own-load.js';
@@ -17,8 +19,9 @@ const anySets = fc.constantFrom(...WORK_KINDS).chain((kind) =>
     fc.record({
       sets: fc.integer({ min: 1, max: 6 }),
       work: fc
-        .tuple(numbersOf(amountLimit(kind)), fc.constantFrom(undefined, ...OPEN_ENDS))
-        .map(([amount, open]) => workOf(kind, amount, open)),
+        .tuple(numbersOf(amountLimit(kind)), fc.constantFrom(undefined, ...OPEN_ENDS), maybe(numbersOf(amountLimit(kind))))
+        .map(([amount, open, upTo]) => workOf(kind, amount, { ...(open && { open }), ...(upTo !== undefined && !open && { upTo }) })),
+      holdS: maybe(numbersOf(DOSE_LIMITS.holdS)),
     }),
     { minLength: 1, maxLength: MOST_SET_GROUPS },
   ),
@@ -33,10 +36,30 @@ const anyLoad = fc
   .map((load) => Object.fromEntries(Object.entries(load).filter(([, value]) => value !== undefined)))
   .map((load) => Object.fromEntries(Object.entries(load).map(([name, value]) => [name, Number(value!.toFixed(2))])));
 
+/** Parts that lie beside today's amount and effort. */
+const anyBeside = fc.record({
+  goal: maybe(fc.integer({ min: 1, max: 60 })),
+  rightAmount: maybe(fc.integer({ min: 1, max: 60 })),
+  effortToPercent: maybe(numbersOf(DOSE_LIMITS.effortPercent)),
+  sore: maybe(fc.record({ effortPercent: fc.integer({ min: 1, max: 40 }), effortToPercent: fc.integer({ min: 41, max: 100 }) })),
+  faster: maybe(
+    fc.oneof(
+      numbersOf(DOSE_LIMITS.fasterPercent).map((percent) => ({ kind: 'percent' as const, percent })),
+      numbersOf(DOSE_LIMITS.fasterS).map((seconds) => ({ kind: 'seconds' as const, seconds })),
+    ),
+  ),
+  oneHandFirst: fc.constantFrom(undefined, true as const),
+  positions: maybe(fc.subarray(['index', 'middle', 'palm up', 'thumb up'], { minLength: 1 })),
+});
+/** What is said of them, without what is not. */
+const defined = <T extends object>(record: T) =>
+  Object.fromEntries(Object.entries(record).filter(([, value]) => value !== undefined)) as { [K in keyof T]: Exclude<T[K], undefined> };
+
 /** Any dose that the limits allow. */
 const anyDose: fc.Arbitrary<Dose> = fc
   .record({
     groups: anySets,
+    beside: anyBeside,
     load: maybe(anyLoad),
     pauseS: maybe(numbersOf(DOSE_LIMITS.pauseS)),
     sides: fc.constantFrom(...SIDE_PLANS),
@@ -48,19 +71,60 @@ const anyDose: fc.Arbitrary<Dose> = fc
     }),
     restS: numbersOf(DOSE_LIMITS.restS),
   })
-  .map(({ effortPercent, holdS, tempo, pauseS, load, groups: [first, ...then], ...rest }) => ({
-    ...rest,
-    ...first!,
-    ...(then.length > 0 && { then }),
-    ...(pauseS !== undefined && { pauseS }),
-    ...(load && Object.keys(load).length > 0 && { load }),
-    ...(effortPercent !== undefined && { effortPercent }),
-    ...(holdS !== undefined && { holdS }),
-    ...(tempo && { tempo }),
-  }))
+  .map(({ effortPercent, holdS, tempo, pauseS, load, groups, beside, ...rest }): Dose => {
+    const [first, ...then] = groups.map((group) => defined(group)) as [SetGroup, ...SetGroup[]];
+    const { rightAmount, oneHandFirst, ...more } = defined(beside);
+    const inTurn = hasHandsInTurn(rest.sides);
+    return {
+      ...rest,
+      ...more,
+      ...first,
+      ...(then.length > 0 && { then }),
+      ...(inTurn && rightAmount !== undefined && then.length === 0 && { rightAmount }),
+      ...(inTurn && oneHandFirst && { oneHandFirst }),
+      ...(pauseS !== undefined && { pauseS }),
+      ...(load && Object.keys(load).length > 0 && { load }),
+      ...(effortPercent !== undefined && { effortPercent }),
+      ...(holdS !== undefined && first.holdS === undefined && { holdS }),
+      ...(tempo && { tempo }),
+    };
+  })
   .filter((dose) => checkDose(dose).length === 0);
 
 describe('dose shorthand', () => {
+  test('reads ranges, goals, sore days, an amount for each hand, faster sets and single positions', () => {
+    expect(parseDose('3x8-12 @30-40% sore@20-30% goal15 L,R')).toMatchObject({
+      work: { kind: 'repetitions', count: 8, upTo: 12 },
+      effortPercent: 30,
+      effortToPercent: 40,
+      sore: { effortPercent: 20, effortToPercent: 30 },
+      goal: 15,
+    });
+    expect(parseDose('1x30s R60s')).toMatchObject({ work: { seconds: 30 }, rightAmount: 60, sides: 'left-then-right' });
+    expect(parseDose('1x30s L1:00')).toMatchObject({ work: { seconds: 60 }, rightAmount: 30 });
+    expect(parseDose('2x8 LL,RR faster0.5s')).toMatchObject({ oneHandFirst: true, faster: { kind: 'seconds', seconds: 0.5 } });
+    expect(parseDose('1x5(6s),1x5(8s)')).toMatchObject({ holdS: 6, then: [{ sets: 1, holdS: 8 }] });
+    expect(parseDose('1x10 only:index+ring').positions).toEqual(['index', 'ring']);
+    expect(parseDose('2 x 20 – 30 s').work).toEqual({ kind: 'time', seconds: 20, upTo: 30 });
+  });
+
+  test.each([
+    ['3x12-8', 'lower number first'],
+    ['2x30s goal12br', 'counts something else'],
+    ['1x30s R60s L/R', 'one hand after the other'],
+    ['3x8 @40-30%', 'lower number first'],
+    ['1xmax20-30', 'not a range'],
+  ])('%s is refused: %s', (text, why) => expect(() => parseDose(text)).toThrow(why));
+
+  test('what is typed over a range, a goal and two amounts takes their place where it must', () => {
+    const before = parseDose('1x15s goal30s R20s @30-40% L,R');
+    expect(printDose(retypeDose('1x20s', before))).toBe('1x20s goal30s @30-40% L,R');
+    expect(printDose(retypeDose('1x30s', before))).toBe('1x30s @30-40% L,R');
+    expect(printDose(retypeDose('1x15s @50%', before))).toBe('1x15s goal30s @50% L,R');
+    expect(printDose(retypeDose('2x8 rest20', parseDose('2x8 LL,RR')))).toBe('2x8 rest20 LL,RR');
+    expect(printDose(retypeDose('2x8 R,L', parseDose('2x8 LL,RR')))).toBe('2x8 R,L');
+  });
+
   test('reads the parts a coach types', () => {
     expect(parseDose('3x8 @40% 2s rest20')).toEqual({
       sets: 3,
@@ -151,7 +215,7 @@ describe('dose shorthand', () => {
     ['3x8 rest2000', 'Rest must be within 0–900 s, not 2000'],
     ['3x8 rest20 rest30', '“rest30” repeats what “rest20” already says'],
     ['3x8 2s tempo1-4-2', 'both give the hold'],
-    ['2x30s tempo1-2', 'tempo only works with repetitions'],
+    ['3x5br tempo1-2', 'tempo only works with repetitions'],
     ['2x30s L/R', 'Alternating hands swap with each repetition'],
     ['3x8 2.3s', 'steps of 0.5 s, not 2.3'],
     ['1xease', 'needs a maximum, for example ease90s'],
@@ -159,7 +223,7 @@ describe('dose shorthand', () => {
     ['1x40000m', 'Metres must be within 1–1000 m, not 40000'],
     ['2x10,1x30s', 'Count all sets of a block the same way, in repetitions'],
     ['15x10,15x8', 'All sets together come to 30. The maximum is 20.'],
-    ['2x30s pause2', 'A pause between repetitions only works with repetitions'],
+    ['3x5br pause2', 'A pause between repetitions only works with repetitions'],
     ['3x8 12kg 14kg', '“14kg” repeats what “12kg” already says'],
     ['3x8 900kg', 'Weight must be within 0–200 kg, not 900'],
     ['3x8 wedge60', 'Wedge must be within 0–45 °, not 60'],

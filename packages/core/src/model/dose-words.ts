@@ -3,8 +3,20 @@ import type { SidePlan } from '../vocabulary/hands.js';
 import { counted, lowered } from '../vocabulary/text.js';
 import type { OpenEnd, SetUnit, WorkKind } from '../vocabulary/work.js';
 import { OWN_LOADS, OWN_LOAD_NAMES } from '../vocabulary/own-load.js';
-import { amountOf, type Dose, setCount, setGroupsOf, type SetGroup, type Tempo, type Work, workOf } from './dose.js';
+import {
+  amountOf,
+  type Dose,
+  type Faster,
+  setCount,
+  setGroupsOf,
+  type SetGroup,
+  type Tempo,
+  withAmount,
+  type Work,
+  workOf,
+} from './dose.js';
 import { effortMeans, type Level, type Movement } from './movement.js';
+import { hasHandsInTurn } from './work.js';
 
 /** A dose as an athlete reads it. */
 export interface DoseInWords {
@@ -30,24 +42,67 @@ const HANDS_IN_TURN: Record<SidePlan, string | null> = {
  */
 export function doseInWords(
   dose: Dose,
-  movement: Pick<Movement, 'directions' | 'strokes'>,
+  movement: Pick<Movement, 'directions' | 'strokes' | 'positions'>,
   level: Pick<Level, 'load'>,
   foundKg: number | null = null,
 ): DoseInWords {
-  const { sides, tempo, holdS, pauseS, restS } = dose;
+  const { tempo, pauseS, faster } = dose;
   const { strokes } = movement;
   const how: readonly (Sentence | false | null | undefined)[] = [
-    HANDS_IN_TURN[sides],
+    goalWords(dose),
+    handsWords(dose),
+    positionWords(dose, movement),
     directionWords(dose, movement),
     ...ownLoadWords(dose),
     tempo && paceWords(tempo, strokes),
-    holdS !== undefined && `hold ${holdS} s each`,
+    holdWords(dose),
     pauseS !== undefined && `pause ${pauseS} s in between`,
+    faster && fasterWords(faster),
     effortWords(dose, level, foundKg),
-    setCount(dose) > 1 && restS > 0 && `rest ${restS} s between sets`,
+    dose.sore && `on sore days ${percentWords(dose.sore)}`,
+    restWords(dose),
   ];
   return { amount: amountWords(setGroupsOf(dose)), how: how.flatMap((part) => (part ? [part] : [])) };
 }
+
+/** What the amount is to become; nothing where it is that already. */
+function goalWords({ goal, work }: Dose): string | null {
+  return goal === undefined || goal <= amountOf(work) ? null : `goal ${workWords(workOf(work.kind, goal))}`;
+}
+
+/** Which hand does what, as far as it is worth telling. */
+function handsWords({ sides, work, rightAmount, oneHandFirst }: Dose): string | false | null {
+  if (rightAmount !== undefined && hasHandsInTurn(sides)) {
+    const [left, right] = [`left ${workWords(work)}`, `right ${workWords(withAmount(work, rightAmount))}`];
+    return sides === 'right-then-left' ? `${right}, then ${left}` : `${left}, then ${right}`;
+  }
+  if (!oneHandFirst) return HANDS_IN_TURN[sides];
+  return sides === 'right-then-left' ? 'all sets right, then all left' : 'all sets left, then all right';
+}
+
+/** Fingers or positions that are worked through in turn. */
+function positionWords({ positions }: Dose, movement: Pick<Movement, 'positions'>): string | null {
+  const names = positions ?? movement.positions?.map(({ name }) => name) ?? [];
+  if (names.length === 0) return null;
+  return names.length === 1 ? `only ${names.join('')}` : `each: ${names.join(', ')}`;
+}
+
+/** How long repetitions are held, set by set where that differs. */
+function holdWords(dose: Dose): string | null {
+  const { holdS, then = [] } = dose;
+  const others = then.flatMap(({ holdS: other }) => (other === undefined || other === holdS ? [] : [`${other} s`]));
+  if (holdS === undefined) return null;
+  return `hold ${[`${holdS} s`, ...others].join(', then ')} each`;
+}
+
+const fasterWords = (faster: Faster): string =>
+  faster.kind === 'percent' ? `each set ${faster.percent} % faster` : `each set ${faster.seconds} s a rep faster`;
+
+const restWords = (dose: Dose): string | false => setCount(dose) > 1 && dose.restS > 0 && `rest ${dose.restS} s between sets`;
+
+/** An effort or a range of it: “30–40 %”. */
+export const percentWords = ({ effortPercent = 0, effortToPercent }: Pick<Dose, 'effortPercent' | 'effortToPercent'>): string =>
+  `${effortPercent}${effortToPercent === undefined ? '' : `–${effortToPercent}`} %`;
 
 /** Sets and amounts as they are said. @example amountWords(setGroupsOf(parseDose('2x10,1xmax'))) → '2 sets of 10, then as many clean reps as possible, at most 20' */
 export function amountWords(groups: readonly SetGroup[]): string {
@@ -68,7 +123,7 @@ function setWords(sets: number, work: Work): string {
 
 const onceWords = (work: Work): string => {
   if (work.open) return `${OPEN_ENDS_IN_WORDS[work.open][work.kind]}, at most ${workWords(work)}`;
-  return work.kind === 'repetitions' ? `${work.count} times` : workWords(work);
+  return work.kind === 'repetitions' ? `${workWords(work)} times` : workWords(work);
 };
 
 /** Until when an open set goes, as an athlete reads it. */
@@ -89,15 +144,17 @@ const OPEN_ENDS_IN_WORDS: Record<OpenEnd, Record<WorkKind, string>> = {
 
 /** The amount of one set. @example workWords({ kind: 'time', seconds: 120 }) → '2 min' */
 export function workWords(work: Work): string {
+  const { upTo } = work;
+  const range = upTo === undefined ? null : `${amountOf(work)}–${upTo}`;
   switch (work.kind) {
     case 'repetitions':
-      return String(work.count);
+      return range ?? String(work.count);
     case 'time':
-      return secondsWords(work.seconds);
+      return range ? `${range} s` : secondsWords(work.seconds);
     case 'breaths':
-      return counted(work.count, 'slow breath');
+      return range ? `${range} slow breaths` : counted(work.count, 'slow breath');
     case 'distance':
-      return `${amountOf(work)} m`;
+      return `${range ?? work.metres} m`;
   }
 }
 
@@ -112,19 +169,20 @@ export const ownLoadWords = ({ load = {} }: Dose): Sentence[] =>
   });
 
 /** What the effort asks for, where a dose names one. */
-function effortWords({ effortPercent }: Dose, level: Pick<Level, 'load'>, foundKg: number | null): Sentence | null {
-  if (effortPercent === undefined) return null;
+function effortWords(dose: Dose, level: Pick<Level, 'load'>, foundKg: number | null): Sentence | null {
+  if (dose.effortPercent === undefined) return null;
+  const percent = percentWords(dose);
   switch (effortMeans(level)) {
     case 'pressed':
-      return `at ${effortPercent} % of maximum`;
+      return `at ${percent} of maximum`;
     case 'finds the load':
       return foundKg === null
-        ? `with a load that takes ${effortPercent} % of maximum`
-        : say`${asWritten(Number(foundKg.toFixed(2)), 'kg')}, which is ${effortPercent} % of maximum`;
+        ? `with a load that takes ${percent} of maximum`
+        : say`${asWritten(Number(foundKg.toFixed(2)), 'kg')}, which is ${percent} of maximum`;
     case 'kept':
-      return `keep the grip at ${effortPercent} % of maximum throughout`;
+      return `keep the grip at ${percent} of maximum throughout`;
     case 'pushed':
-      return `pushing back at ${effortPercent} % of maximum`;
+      return `pushing back at ${percent} of maximum`;
     case null:
       return null;
   }

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { amountOf, checkDose, type Dose, DOSE_LIMITS, workOf } from './dose.js';
+import { checkDose } from './check-dose.js';
+import { amountOf, type Dose, DOSE_LIMITS, workOf } from './dose.js';
 import { milliseconds } from '../timeline/timeline.js';
 import { handsInTurn } from '../vocabulary/hands.js';
 
@@ -36,8 +37,12 @@ describe('limits of a dose', () => {
     ['an unknown kind of work', { work: { kind: 'miles', count: 2 } }, '/work/kind'],
     ['unknown sides', { sides: 'upper' }, '/sides'],
     ['unknown directions', { directions: 'up' }, '/directions'],
-    ['a tempo without repetitions', { work: workOf('time', 30), tempo: { outS: 1, backS: 1 } }, '/tempo'],
+    ['a tempo of breaths', { work: workOf('breaths', 3), tempo: { outS: 1, backS: 1 } }, '/tempo'],
     ['a hold without repetitions', { work: workOf('breaths', 3), holdS: 2 }, '/holdS'],
+    ['a range that falls', { work: workOf('repetitions', 12, { upTo: 8 }) }, '/work/upTo'],
+    ['a range of an open set', { work: workOf('repetitions', 8, { open: 'form', upTo: 12 }) }, '/work/upTo'],
+    ['an effort that falls', { effortPercent: 40, effortToPercent: 30 }, '/effortToPercent'],
+    ['more for the right hand than breaths go', { work: workOf('breaths', 3), rightAmount: 90 }, '/rightAmount'],
     ['alternating without repetitions', { work: workOf('time', 30), sides: 'alternating' }, '/sides'],
   ])('%s', (_what, change, pointer) => {
     expect(faults(change).map((fault) => fault.pointer)).toEqual([pointer]);

@@ -16,10 +16,15 @@ export function withOwnSet({ effortPercent, load, ...rest }: Dose, name: OwnLoad
 }
 
 /** A dose with another effort, or none for null. An effort that finds the load takes the place of the kilograms. */
-export function withEffortSet({ effortPercent: _old, load, ...rest }: Dose, level: Pick<Level, 'load'>, percent: number | null): Dose {
+export function withEffortSet(
+  { effortPercent: _old, effortToPercent, sore, load, ...rest }: Dose,
+  level: Pick<Level, 'load'>,
+  percent: number | null,
+): Dose {
   if (percent === null) return loaded(rest, load);
   const stays = effortMeans(level) === 'finds the load' ? withoutKilograms(load) : load;
-  return loaded({ ...rest, effortPercent: percent }, stays);
+  const isRange = effortToPercent !== undefined && effortToPercent > percent;
+  return loaded({ ...rest, effortPercent: percent, ...(isRange && { effortToPercent }), ...(sore && { sore }) }, stays);
 }
 
 /** A load of nothing is none. */

@@ -14,6 +14,8 @@ export function checkFit(dose: Dose, movement: Movement, level?: Level): Fault[]
     const message = `“${movement.name}” is done ${movement.sides.join(' or ')}, not ${dose.sides}.`;
     faults.push({ pointer: '/dose/sides', message });
   }
+  if (dose.work.kind === 'time' && movement.timed === 'hold') faults.push(...pacesOf(dose, movement));
+  faults.push(...unknownPositions(dose, movement));
   if (!movement.directions && dose.directions !== 'none') {
     faults.push({ pointer: '/dose/directions', message: `“${movement.name}” has no directions: leave them out.` });
   }
@@ -25,9 +27,44 @@ export function checkFit(dose: Dose, movement: Movement, level?: Level): Fault[]
   return faults;
 }
 
+/** A hold for a time is still: nothing in it has a pace. */
+function pacesOf({ holdS, pauseS, tempo, faster }: Dose, { name }: Movement): Fault[] {
+  const paces = [
+    ['holdS', holdS, 'a hold in each repetition'],
+    ['pauseS', pauseS, 'a pause between repetitions'],
+    ['tempo', tempo, 'a tempo'],
+    ['faster', faster, 'a faster set'],
+  ] as const;
+  return paces.flatMap(([field, value, what]) =>
+    value === undefined
+      ? []
+      : [
+          {
+            pointer: `/dose/${field}`,
+            message: `“${name}” is held still for its seconds: count repetitions for ${what}, or leave it out.`,
+          },
+        ],
+  );
+}
+
+function unknownPositions({ positions = [] }: Dose, movement: Movement): Fault[] {
+  const known = movement.positions?.map(({ name }) => name) ?? [];
+  const unknown = positions.find((name) => !known.includes(name));
+  if (unknown === undefined) return [];
+  const message =
+    known.length === 0
+      ? `“${movement.name}” isn’t done finger by finger or position by position: leave “${unknown}” out.`
+      : `“${movement.name}” has no “${unknown}”. Choose from ${known.join(', ')}.`;
+  return [{ pointer: '/dose/positions', message }];
+}
+
 /** An effort that a level cannot have, and one beside the very load that it would find. */
-function checkEffort({ effortPercent, load }: Dose, level: Level): Fault[] {
-  if (effortPercent === undefined) return [];
+function checkEffort({ effortPercent, sore, load }: Dose, level: Level): Fault[] {
+  if (effortPercent === undefined) {
+    return sore
+      ? [{ pointer: '/dose/sore', message: 'An effort for sore days needs the usual effort beside it, for example @40% sore@20%.' }]
+      : [];
+  }
   const pointer = '/dose/effortPercent';
   const means = effortMeans(level);
   if (means === null) return [{ pointer, message: `“${level.name}” is for letting go and has no effort. Leave it out.` }];

@@ -1,3 +1,4 @@
+import { ACTION_NAMES } from '../vocabulary/actions.js';
 import { CAUTION_IDS } from '../vocabulary/cautions.js';
 import { CONTACTS, FACINGS } from '../vocabulary/contacts.js';
 import { DIGITS } from '../vocabulary/digits.js';
@@ -13,7 +14,7 @@ import { STRENGTH_NAMES } from '../vocabulary/strengths.js';
 import { type DosingKind, USUAL_RANGES } from '../vocabulary/usual-ranges.js';
 import { type DirectionPlan, WORK_KINDS } from '../vocabulary/work.js';
 import { BODY_LIMITS, SEXES } from './body.js';
-import { type Dose, DOSE } from './dose.js';
+import { type Dose, DOSE, MOST_POSITION_LETTERS, MOST_POSITIONS } from './dose.js';
 import { HAND_PICTURE } from './hand-picture.js';
 import { LEVEL_LOAD, type LoadKind } from './load.js';
 
@@ -129,6 +130,29 @@ const MADE_FOR = record({
   massKg: bounded(BODY_LIMITS.massKg, 'Mass'),
 });
 
+/** One of the fingers or positions that a set goes through in turn, and what differs in it. */
+const POSITION = record(
+  {
+    name: text(MOST_POSITION_LETTERS, 1, 'Position'),
+    /** What works there, where the load is a weight, a press or a spring. */
+    action: optional(oneOf(ACTION_NAMES, 'Action')),
+    /** The digits that work there. */
+    digits: optional(list(oneOf(DIGITS, 'Digit'), { min: 1, max: DIGITS.length, unique: true, what: 'digits' })),
+  },
+  { what: 'a position' },
+);
+/** One of the fingers or positions that a set goes through in turn. */
+export type Position = Of<typeof POSITION>;
+
+/** What is called one by one: all of it within each repetition, or one a repetition. */
+const CALLS = record(
+  {
+    names: list(text(wordLength, 1), { min: 2, max: lines, what: '2–12 names' }),
+    each: oneOf(['within a repetition', 'one a repetition'], 'Called'),
+  },
+  { what: 'what is called' },
+);
+
 /** What the hand beside the working one may do: help lightly, or push back as hard as the working one pushes. */
 export const OTHER_HAND_WORK = ['helps', 'resists'] as const;
 
@@ -158,6 +182,10 @@ export const MOVEMENT_FIELDS = {
   sides: someOf(oneOf(SIDE_PLANS), { max: SIDE_PLANS.length, unique: true }),
   /** Names of the two directions, or null when direction means nothing here. */
   directions: orNull(twoOf(text(wordLength, 1), 'two names or null')),
+  /** Fingers or positions that each set goes through in turn, by name: the amount counts for each. */
+  positions: optional(list(POSITION, { min: 2, max: MOST_POSITIONS, what: '2–6 positions' })),
+  /** Fingers or shapes that are called one by one. Backwards in the second direction. */
+  calls: optional(CALLS),
   /** What the way out and the way back of one repetition are called when counting aloud. */
   strokes: twoOf(text(wordLength, 1), 'two names'),
   work: someOf(oneOf(WORK_KINDS), { max: WORK_KINDS.length, unique: true }),
@@ -248,4 +276,10 @@ export function loadAgreesWithLevel({ load, loading, contact, dose }: Level): Fa
     ];
   }
   return [];
+}
+
+/** The positions that a dose works through, in its order; none for a movement that has none. */
+export function positionsIn({ positions = [] }: Pick<Movement, 'positions'>, dose: Pick<Dose, 'positions'>): readonly Position[] {
+  if (!dose.positions) return positions;
+  return dose.positions.flatMap((name) => positions.find((position) => position.name === name) ?? []);
 }

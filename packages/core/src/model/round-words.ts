@@ -3,8 +3,9 @@ import type { Round, RoundChange } from './round.js';
 import type { Block, Sequence } from './sequence.js';
 
 /** What changes from round to round, as a coach says it. @example roundChangeWords({ fasterPercent: 20, levels: 1 }) → '20 % faster, a level up each round' */
-export function roundChangeWords({ fasterPercent = 0, morePercent = 0, levels = 0 }: RoundChange): string {
+export function roundChangeWords({ fasterPercent = 0, fasterS = 0, morePercent = 0, levels = 0 }: RoundChange): string {
   const parts = [
+    fasterS !== 0 && `${fasterS} s a rep faster`,
     fasterPercent !== 0 && `${Math.abs(fasterPercent)} % ${fasterPercent > 0 ? 'faster' : 'slower'}`,
     morePercent !== 0 && `${Math.abs(morePercent)} % ${morePercent > 0 ? 'more' : 'less'}`,
     levels !== 0 && `${Math.abs(levels) === 1 ? 'a level' : `${Math.abs(levels)} levels`} ${levels > 0 ? 'up' : 'down'}`,

@@ -2,6 +2,7 @@ import type { Limit } from '../vocabulary/limit.js';
 import { list, type Of, optional, record, text, bounded } from '../vocabulary/schema.js';
 import { BLOCK_LIMITS } from './block-limits.js';
 import { type Dose, DOSE_LIMITS, withAmounts } from './dose.js';
+import { quicker } from './pace.js';
 import type { Movement } from './movement.js';
 
 /** Bounds of a round. */
@@ -10,6 +11,7 @@ export const ROUND_LIMITS = {
   times: { min: 2, max: 10, step: 1, unit: 'rounds' },
   restS: DOSE_LIMITS.restS,
   fasterPercent: { min: -50, max: 100, step: 5, unit: '% each round' },
+  fasterS: { min: 0.5, max: 10, step: 0.5, unit: 's a rep, each round' },
   morePercent: { min: -50, max: 100, step: 5, unit: '% each round' },
   levels: { min: -2, max: 2, step: 1, unit: 'levels each round' },
 } as const satisfies Record<string, Limit | number>;
@@ -18,6 +20,8 @@ export const ROUND_LIMITS = {
 const ROUND_CHANGE = record(
   {
     fasterPercent: optional(bounded(ROUND_LIMITS.fasterPercent, 'Faster')),
+    /** Seconds that each repetition is shorter. */
+    fasterS: optional(bounded(ROUND_LIMITS.fasterS, 'Shorter reps')),
     morePercent: optional(bounded(ROUND_LIMITS.morePercent, 'More of it')),
     /** As far as the ladder goes. */
     levels: optional(bounded(ROUND_LIMITS.levels, 'Levels')),
@@ -51,10 +55,12 @@ export type Round = Of<typeof ROUND>;
 export interface InRound {
   /** 1.2 is a fifth faster. */
   readonly pace: number;
+  /** Seconds that a repetition is shorter. */
+  readonly shorterS: number;
   readonly amount: number;
   readonly levels: number;
 }
-const FIRST: InRound = { pace: 1, amount: 1, levels: 0 };
+const FIRST: InRound = { pace: 1, shorterS: 0, amount: 1, levels: 0 };
 /** Neither slower nor less than this, however many rounds there are. */
 const LEAST = 0.2;
 
@@ -63,14 +69,19 @@ export function inRound(change: RoundChange | undefined, round: number): InRound
   if (!change || round <= 1) return FIRST;
   const steps = round - 1;
   const grown = (percent = 0) => Math.max(LEAST, 1 + (percent * steps) / 100);
-  return { pace: grown(change.fasterPercent), amount: grown(change.morePercent), levels: (change.levels ?? 0) * steps };
+  return {
+    pace: grown(change.fasterPercent),
+    shorterS: (change.fasterS ?? 0) * steps,
+    amount: grown(change.morePercent),
+    levels: (change.levels ?? 0) * steps,
+  };
 }
 
 /** A dose as it is in a round: more or less of it, at another pace. */
-export function doseInRound(dose: Dose, { pace, amount }: InRound): Dose {
+export function doseInRound(dose: Dose, { pace, amount, shorterS }: InRound): Dose {
   const more = amount === 1 ? dose : withAmounts(dose, (now) => now * amount);
-  if (pace === 1 || !more.tempo) return more;
-  return { ...more, tempo: { outS: more.tempo.outS / pace, backS: more.tempo.backS / pace } };
+  if (!more.tempo || (pace === 1 && shorterS === 0)) return more;
+  return { ...more, tempo: quicker(more.tempo, { pace, shorterS }) };
 }
 
 /** The level of a block in a round: so many rungs up or down, as far as the ladder goes. */

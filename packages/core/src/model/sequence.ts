@@ -1,7 +1,7 @@
 import type { Limit } from '../vocabulary/limit.js';
 import { type Phase, PHASES } from '../vocabulary/phases.js';
 import { SESSION_TESTS } from '../vocabulary/session-tests.js';
-import { list, type Of, oneOf, optional, record, text, bounded } from '../vocabulary/schema.js';
+import { bounded, list, type Of, oneOf, onlyTrue, optional, record, text } from '../vocabulary/schema.js';
 import { LOOK_STOPS } from '../vocabulary/rechecks.js';
 import { BLOCK_LIMITS } from './block-limits.js';
 import { DOSE, DOSE_LIMITS } from './dose.js';
@@ -39,6 +39,10 @@ export const BLOCK = record(
     dose: DOSE,
     /** A longer pause before it, in which things are fetched: between groups of like movements. */
     breakS: optional(bounded(DOSE_LIMITS.restS, 'Break before')),
+    /** Follows the block before it without a change and without time to get ready. */
+    atOnce: optional(onlyTrue()),
+    /** Led only where time is left when it comes. */
+    bonus: optional(onlyTrue()),
     /** Where hands are compared, or range is looked at again. */
     lookAgain: optional(list(oneOf(LOOK_STOPS, 'Recheck'), { min: 1, max: LOOK_STOPS.length, unique: true })),
     note: optional(text(SEQUENCE_LIMITS.noteLength, 0, 'Note')),

@@ -13,7 +13,7 @@ export function goalGate(goal: TrainingGoal, movement: Movement, person: Person)
   const wants = isSome(asking) ? asking : goal.wants.slice(0, 1);
   for (const want of wants) {
     const level = movement.ladder.find((each) => {
-      const form = formOf(person, each, each.dose);
+      const form = formOf(person, movement, each, each.dose);
       return form !== null && countsFor(want, movement, each, form.demand) >= ALL;
     });
     if (level) return { want, level };

@@ -172,7 +172,7 @@ describe('what cannot be compiled', () => {
   });
 
   test('an empty sequence is a timeline of nothing', () => {
-    expect(compile()).toEqual({ events: [], stints: [], turns: [], blocks: [], durationMs: 0 });
+    expect(compile()).toEqual({ events: [], stints: [], turns: [], blocks: [], durationMs: 0, plannedMs: 0 });
   });
 });
 

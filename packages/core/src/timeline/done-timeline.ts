@@ -74,5 +74,5 @@ function closed(plan: Timeline, events: readonly TimelineEvent[], durationMs: nu
       },
     ];
   });
-  return { events, stints: stints.map((stint, index) => ({ ...stint, index })), turns, blocks, durationMs };
+  return { events, stints: stints.map((stint, index) => ({ ...stint, index })), turns, blocks, durationMs, plannedMs: durationMs };
 }

@@ -8,7 +8,7 @@ export interface OneTurn {
   readonly movement: Movement;
   readonly level: Level;
   readonly dose: Dose;
-  /** Over that of the dose: a later round may be faster. */
+  /** Over that of the level: a later round may be faster. */
   readonly pace: number;
   readonly pacing: Pacing;
 }

@@ -130,16 +130,48 @@ function isFinished(event: TimelineEvent, index: number, head: Playhead): boolea
   return index < head.event || (index === head.event && head.elapsedMs >= event.durationMs);
 }
 
-/** The part of the current event that the clock is in, with what is left of it. Added time lengthens the last part. */
+/**
+ * The part of the current event that the clock is in, with what is left of it. Added time lengthens the last part. What is repeated for a time goes
+ * through its beat over and over; where fingers are called one by one, the part is called by the finger.
+ */
 export function currentPart(event: TimelineEvent, head: Playhead): { part: EventPart; leftMs: number } {
-  let left = head.elapsedMs;
-  const last = event.parts.length - 1;
-  for (const [index, part] of event.parts.entries()) {
-    const lengthMs = part.durationMs + (index === last ? head.addedMs : 0);
+  const { beat, parts } = event;
+  if (!beat) {
+    const now = partAt(parts, head.elapsedMs, head.addedMs);
+    return event.calls ? called(event.calls, parts, head.elapsedMs, now) : now;
+  }
+  const leftMs = Math.max(0, event.durationMs + head.addedMs - head.elapsedMs);
+  const inBeatMs = head.elapsedMs % lengthOf(beat);
+  const now = partAt(beat, inBeatMs, 0);
+  const { part, leftMs: ofPartMs } = event.calls ? called(event.calls, beat, inBeatMs, now) : now;
+  return { part, leftMs: Math.min(leftMs, ofPartMs) };
+}
+
+const lengthOf = (parts: readonly EventPart[]): number => parts.reduce((sum, { durationMs }) => sum + durationMs, 0);
+
+interface PartNow {
+  readonly part: EventPart;
+  readonly leftMs: number;
+}
+
+function partAt(parts: readonly EventPart[], elapsedMs: number, addedMs: number): PartNow {
+  let left = elapsedMs;
+  const last = parts.length - 1;
+  for (const [index, part] of parts.entries()) {
+    const lengthMs = part.durationMs + (index === last ? addedMs : 0);
     if (left < lengthMs || index === last) return { part, leftMs: Math.max(0, lengthMs - left) };
     left -= lengthMs;
   }
   throw new Error('An event has no parts.');
+}
+
+/** The one of the calls that a moment of a repetition falls to: they share its time but the pause evenly. */
+function called(calls: readonly string[], parts: readonly EventPart[], elapsedMs: number, now: PartNow): PartNow {
+  if (now.part.name === 'pause') return now;
+  const eachMs = lengthOf(parts.filter(({ name }) => name !== 'pause')) / calls.length;
+  const index = Math.min(calls.length - 1, Math.floor(elapsedMs / eachMs));
+  const label = itemAt(calls, index);
+  return { part: { ...now.part, label }, leftMs: Math.max(0, (index + 1) * eachMs - elapsedMs) };
 }
 
 /**

@@ -1,4 +1,5 @@
 import { amountOf, worksOf } from '../model/dose.js';
+import { workOfHand } from '../model/work.js';
 import type { Turn } from '../model/rounds.js';
 import type { Block } from '../model/sequence.js';
 import type { WorkingSide } from '../vocabulary/hands.js';
@@ -24,6 +25,12 @@ interface Next {
   readonly side: WorkingSide;
   readonly direction: string | null;
 }
+
+/** What only some events have. */
+type Extra = Pick<TimelineEvent, 'untilConfirmed' | 'look' | 'beat' | 'calls'>;
+
+/** Parts that take time. */
+export const realParts = (parts: readonly EventPart[]): EventPart[] => parts.filter(({ durationMs }) => durationMs > 0);
 
 /** Collects events while the clock runs; `side`, `set` and `direction` apply to whatever is written next. */
 export class TimelineWriter {
@@ -61,7 +68,7 @@ export class TimelineWriter {
     const startMs = this.clockMs;
     const firstEvent = this.events.length;
     const index = this.stints.length;
-    const work = itemAt(worksOf(dose), set - 1);
+    const work = workOfHand(itemAt(worksOf(dose), set - 1), side, dose.rightAmount);
     this.stintIndex = index;
     this.open = work.open !== undefined;
     write();
@@ -83,9 +90,9 @@ export class TimelineWriter {
     this.side = side;
   }
 
-  event(kind: EventKind, seconds: number, untilConfirmed = false) {
+  event(kind: EventKind, seconds: number, more: Partial<Extra> = {}) {
     if (seconds <= 0) return;
-    this.write(kind, null, [{ name: 'work', label: kind, durationMs: milliseconds(seconds) }], { untilConfirmed: untilConfirmed });
+    this.write(kind, null, [{ name: 'work', label: kind, durationMs: milliseconds(seconds) }], { untilConfirmed: false, ...more });
   }
 
   look(look: LookStop, seconds: number) {
@@ -93,17 +100,11 @@ export class TimelineWriter {
     this.write('look', null, parts, { untilConfirmed: true, look });
   }
 
-  parts(kind: EventKind, repetition: number, parts: readonly EventPart[]) {
-    const real = parts.filter((part) => part.durationMs > 0);
-    this.write(kind, repetition, real);
+  parts(kind: EventKind, repetition: number, parts: readonly EventPart[], calls?: readonly string[]) {
+    this.write(kind, repetition, realParts(parts), { untilConfirmed: false, ...(calls && { calls }) });
   }
 
-  private write(
-    kind: EventKind,
-    repetition: number | null,
-    parts: readonly EventPart[],
-    { untilConfirmed, look }: Pick<TimelineEvent, 'untilConfirmed' | 'look'> = { untilConfirmed: false },
-  ) {
+  private write(kind: EventKind, repetition: number | null, parts: readonly EventPart[], { untilConfirmed, look, beat, calls }: Extra) {
     let durationMs = 0;
     for (const part of parts) durationMs += part.durationMs;
     const { side, set, direction, open, stintIndex: stint, clockMs: startMs } = this;
@@ -126,6 +127,8 @@ export class TimelineWriter {
       untilConfirmed: untilConfirmed,
       open,
       ...(look && { look }),
+      ...(beat && { beat }),
+      ...(calls && { calls }),
     };
     this.events.push(event);
     this.clockMs += durationMs;
@@ -134,6 +137,7 @@ export class TimelineWriter {
 
   timeline(): Timeline {
     const { events, stints, turns, clockMs: durationMs } = this;
-    return { events, stints, turns, blocks: blockSpansOf(turns, this.blocks), durationMs };
+    const bonusMs = turns.reduce((sum, { blockIndex, startMs, endMs }) => sum + (this.blocks[blockIndex]?.bonus ? endMs - startMs : 0), 0);
+    return { events, stints, turns, blocks: blockSpansOf(turns, this.blocks), durationMs, plannedMs: durationMs - bonusMs };
   }
 }

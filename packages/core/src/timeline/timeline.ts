@@ -42,12 +42,16 @@ export interface TimelineEvent {
   readonly startMs: number;
   readonly durationMs: number;
   readonly parts: readonly EventPart[];
+  /** One repetition of what is repeated for a time: it goes on until the event is over. */
+  readonly beat?: readonly EventPart[];
+  /** What a repetition goes through, called one by one at even times. */
+  readonly calls?: readonly string[];
   readonly blockIndex: number;
   readonly blockId: string;
   /** Index into `Timeline.bouts` for work, null otherwise. */
   readonly stint: number | null;
   readonly side: WorkingSide;
-  /** Name of the direction worked in, if the movement has directions. */
+  /** Name of the direction or position worked in, if the movement has any. */
   readonly direction: string | null;
   /** 1-based round, set, and repetition or breath within the stint. */
   readonly round: number;
@@ -131,6 +135,8 @@ export interface Timeline {
   /** In the order of the sequence. */
   readonly blocks: readonly BlockSpan[];
   readonly durationMs: number;
+  /** Without bonus blocks, which are led only where time is left: what the minutes of a session are held against. */
+  readonly plannedMs: number;
 }
 
 /** Events in which hands work. */
@@ -195,7 +201,9 @@ export function moveTo(from: Whereabouts, posture: Posture, needs: readonly Equi
 
 /** What a timeline comes to. */
 export interface TimelineSummary {
+  /** Without bonus blocks. */
   readonly totalMs: number;
+  readonly bonusMs: number;
   readonly workMs: number;
   readonly byPhase: Readonly<Record<Phase, number>>;
   /** Work of each hand; work of both together counts for each. */
@@ -214,5 +222,6 @@ export function summarise(timeline: Timeline): TimelineSummary {
     if (event.side !== 'left') workByHand.right += ms;
   }
   const workMs = timeline.blocks.reduce((sum, block) => sum + block.workMs, 0);
-  return { totalMs: timeline.durationMs, workMs, byPhase, workByHand };
+  const { durationMs, plannedMs } = timeline;
+  return { totalMs: plannedMs, bonusMs: durationMs - plannedMs, workMs, byPhase, workByHand };
 }

@@ -92,6 +92,9 @@ export const email = () => TextOf({ maxLength: 254, format: 'email', title: 'E-m
 /** A yes or no. */
 export const trueOrFalse = () => TrueOrFalse();
 
+/** A mark that is written where it is set and left out elsewhere, so that the same document has one form. */
+export const onlyTrue = () => Literal(true);
+
 /** A record that has these fields and no others. @param options `what` it is, in words, where “an object” would not do */
 export function record<P extends TProperties>(fields: P, options: ObjectOptions & { what?: string } = {}) {
   return RecordOf(fields, { ...options, additionalProperties: false });

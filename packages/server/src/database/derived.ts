@@ -67,7 +67,7 @@ async function knownIn(scope: StudioScope): Promise<StudioLibrary> {
 async function refreshSequences(scope: StudioScope, { movement }: StudioLibrary, documentOf: DocumentOf): Promise<void> {
   for (const { id } of await scope.of(SequenceRow).find({ select: { id: true } })) {
     const document = await documentOf('sequences', id);
-    const sums = whereSound(document, movement, (sound) => sumsOfSequence(sound, compileTimeline(sound, movement).durationMs));
+    const sums = whereSound(document, movement, (sound) => sumsOfSequence(sound, compileTimeline(sound, movement).plannedMs));
     if (sums) await scope.of(SequenceRow).update({ id }, sums);
   }
 }

@@ -87,19 +87,21 @@ export function changeBlock(id: string, change: Partial<Omit<Loose, 'id'>>): voi
   changeBlocks((blocks) => blocks.map((block) => (block.id === id ? tidied({ ...block, ...change }) : block)));
 }
 
-/** An empty note is no note, no seconds are no break, and no stop is none to look at. */
-function tidied({ note, breakS, lookAgain, ...block }: Loose): Block {
+/** An empty note is no note, no seconds are no break, and what is switched off is not written. */
+function tidied({ note, breakS, lookAgain, atOnce, bonus, ...block }: Loose): Block {
   return {
     ...block,
     ...(breakS && { breakS }),
+    ...(atOnce && { atOnce }),
+    ...(bonus && { bonus }),
     ...(lookAgain && lookAgain.length > 0 && { lookAgain }),
     ...(note && { note }),
   };
 }
 /** What may be set to nothing. */
-type Loose = Omit<Block, 'note' | 'breakS' | 'lookAgain'> & {
+type Loose = Omit<Block, 'note' | 'breakS' | 'lookAgain' | 'atOnce' | 'bonus'> & {
   readonly [K in 'note' | 'breakS' | 'lookAgain']?: Block[K] | undefined;
-};
+} & { readonly atOnce?: boolean; readonly bonus?: boolean };
 
 /** Carries out a fix: one step to undo, however many blocks it touches. */
 export function carryOut(edits: readonly Edit[]): void {

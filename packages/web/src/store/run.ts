@@ -13,6 +13,7 @@ import {
   itemAt,
   type LookAnswer,
   momentMs,
+  pastBonus,
   type Move,
   type Playhead,
   type RecordedCaution,
@@ -83,7 +84,8 @@ const head = (): Playhead => usePlayhead.getState().head;
 function moveBy(make: (timeline: Timeline, head: Playhead) => Move, by: typeof change = change): void {
   by((run) => {
     const timeline = ledTimeline(run.sequence);
-    const { head: to, ended } = make(timeline, head());
+    const { head: moved, ended } = make(timeline, head());
+    const to = pastBonus(run.sequence, timeline, moved, Date.now() - Date.parse(run.startedAt));
     const sets = ended.flatMap(({ stint, done }) =>
       done.map(({ side, amount }): RecordedSet => {
         const { blockId, levelId, round, set, direction, unit, plannedAmount } = stint;

@@ -65,9 +65,11 @@ export const skipTests = (sessionId: string, moment: Moment): void => change(ses
 
 /** Which tests of a session are asked for now: before its first block, and once it ended otherwise than by a sign. */
 export function useMomentNow(run: Run): Moment | null {
-  const { done } = useSessionTests((state) => of(state, run.id));
+  const { done, before } = useSessionTests((state) => of(state, run.id));
   if (!run.sequence.tests?.length) return null;
   const hasBegun = run.head.event > 0 || run.sets.length > 0;
   if (!run.ended) return done.includes('before') || hasBegun ? null : 'before';
-  return done.includes('after') || run.ended.ending === 'stopped' ? null : 'after';
+  // Nothing is tested again that was not tested first.
+  const wasTested = Object.keys(before ?? {}).length > 0;
+  return done.includes('after') || run.ended.ending === 'stopped' || !wasTested ? null : 'after';
 }

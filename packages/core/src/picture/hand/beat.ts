@@ -2,7 +2,8 @@ import { amountOf, withAmount, type Work } from '../../model/dose.js';
 import { type Block, type Sequence, USUAL_PACING } from '../../model/sequence.js';
 import type { Level, Movement } from '../../model/movement.js';
 import { compileTimeline } from '../../timeline/compile-timeline.js';
-import type { TimelineEvent } from '../../timeline/timeline.js';
+import type { EventPart, TimelineEvent } from '../../timeline/timeline.js';
+import { FINGER_NAMES } from '../../vocabulary/hand-joints.js';
 import type { Hand } from '../../vocabulary/hands.js';
 import type { Beat } from './course.js';
 
@@ -27,10 +28,19 @@ const easing = (share: number): number => {
 
 /** The moment of the movement that the clock is in: what the count says is what the hand does. */
 export function handNow(movement: Movement, level: Level, event: TimelineEvent, elapsedMs: number): HandNow {
-  const reverses = movement.directions !== null && event.direction === movement.directions[1];
-  const { phase, turn } = beatIn(level, event, elapsedMs);
+  const second = movement.directions?.[1];
+  // “palm up, forward”: the direction stands last.
+  const reverses = second !== undefined && event.direction?.split(', ').at(-1) === second;
+  const { phase, turn } = withPosition(movement, event, beatIn(level, event, elapsedMs));
   const side = event.side === 'right' ? 'right' : 'left';
   return { side, beat: reverses ? { phase: 2 - phase, turn: 3 - (turn % 4) } : { phase, turn } };
+}
+
+/** Where each set goes finger by finger, the finger that is called has its turn. */
+function withPosition({ positions = [] }: Movement, { direction }: TimelineEvent, beat: Beat): Beat {
+  const name = direction?.split(', ')[0];
+  const finger = positions.find((position) => position.name === name)?.digits?.find((digit) => digit !== 'thumb');
+  return finger ? { ...beat, turn: FINGER_NAMES.indexOf(finger) } : beat;
 }
 
 function beatIn(level: Level, event: TimelineEvent, elapsedMs: number): Beat {
@@ -53,6 +63,8 @@ function beatIn(level: Level, event: TimelineEvent, elapsedMs: number): Beat {
       return { turn: 0, phase: 1 - BREATH_EASES * eased };
     }
     case 'bout': {
+      const { beat } = event;
+      if (beat) return inBeat(beat, elapsedMs);
       const cycleMs = cycleOf(level) * 1000;
       const way = elapsedMs / cycleMs;
       return { turn: Math.floor(way), phase: softly(way % 1) };
@@ -61,6 +73,18 @@ function beatIn(level: Level, event: TimelineEvent, elapsedMs: number): Beat {
       // What comes next, ready to begin.
       return { turn: 0, phase: 0 };
   }
+}
+
+/** What is called is what the hand does: the beat’s own strokes, over and over. */
+function inBeat(parts: readonly EventPart[], elapsedMs: number): Beat {
+  const beatMs = parts.reduce((sum, { durationMs }) => sum + durationMs, 0);
+  // A beat may hold one repetition of each finger.
+  const cycles = Math.max(1, parts.filter(({ name }) => name === 'out').length);
+  const cycleMs = beatMs / cycles;
+  return {
+    turn: Math.floor(elapsedMs / cycleMs),
+    phase: phaseOfRepetition({ parts: parts.slice(0, parts.length / cycles) }, elapsedMs % cycleMs),
+  };
 }
 
 /** Out and back within a cycle, slower at both ends. */
@@ -72,7 +96,7 @@ function cycleOf({ load, dose }: Level): number {
   return dose.tempo ? dose.tempo.outS + dose.tempo.backS : USUAL_CYCLE_S;
 }
 
-function phaseOfRepetition({ parts }: TimelineEvent, elapsedMs: number): number {
+function phaseOfRepetition({ parts }: Pick<TimelineEvent, 'parts'>, elapsedMs: number): number {
   let from = 0;
   for (const { name, durationMs } of parts) {
     const share = durationMs > 0 ? (elapsedMs - from) / durationMs : 1;
@@ -98,7 +122,7 @@ function exampleAmount({ timed }: Movement, { kind }: Work): number {
 /** A level's usual dose cut to an example, on the clock: its work alone, one hand after the other as the dose has them. */
 export function exampleOf(movement: Movement, level: Level): readonly TimelineEvent[] {
   const { dose } = level;
-  const { then: _then, work, ...rest } = dose;
+  const { then: _then, rightAmount: _right, goal: _goal, work, ...rest } = dose;
   const short = withAmount(work, Math.min(amountOf(work), exampleAmount(movement, work)));
   const block: Block = {
     id: 'example',

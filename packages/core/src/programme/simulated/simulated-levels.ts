@@ -48,7 +48,7 @@ const STROKE = 0.64;
 /** The levels of a movement as they ask an ordinary person; those that this body cannot take are left out. */
 export function simulatedLevels(movement: Movement, person: Person): SimulatedLevel[] {
   return movement.ladder.flatMap((level): SimulatedLevel[] => {
-    const form = formOf(person, level, level.dose);
+    const form = formOf(person, movement, level, level.dose);
     if (!form) return [];
     const { dose } = level;
     const [left] = form.demand.left.efforts;

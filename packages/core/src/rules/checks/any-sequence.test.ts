@@ -51,7 +51,7 @@ const anyDose = (movement: Movement, level: Level, usual: Dose = level.dose) =>
         sides: alternating ? usual.sides : dose.sides,
         work: withAmount(work, work.kind === 'time' ? amount * 3 : amount),
         ...(effortMeans(level) !== null && effortPercent !== undefined && { effortPercent }),
-        ...(more && { then: [{ sets: 1, work: workOf(work.kind, more, open) }] }),
+        ...(more && { then: [{ sets: 1, work: workOf(work.kind, more, { ...(open && { open }) }) }] }),
         ...ownLoad(movement, level, own, effortPercent !== undefined),
       };
     });

@@ -61,7 +61,7 @@ function evened(
     .flatMap((movement) => movement.ladder.filter(({ loading }) => loading === 'resisted').map((level) => ({ movement, level })))
     .flatMap(({ movement, level }) => choose({ ...view, shelf: [{ ...movement, ladder: [level] }] }, () => true) ?? []);
   for (const choice of open) {
-    const form = formOf(view.person, choice.level, choice.dose);
+    const form = formOf(view.person, choice.movement, choice.level, choice.dose);
     if (!form || effortOf(form.demand) > EVENED_BY_PERCENT) continue;
     const { [less]: perSet = 0, [more]: perSetMore = 0 } = dosesOfSet(view, choice);
     if (!(perSet > 0)) continue;

@@ -19,12 +19,12 @@ export const minutesOver: Check = {
   why: 'What runs over gets rushed, and it’s usually the cool-down.',
   source: 'the time available',
   find: (view) => {
-    const overMs = view.timeline.durationMs - view.sequence.budgetMin * 60_000;
+    const overMs = view.timeline.plannedMs - view.sequence.budgetMin * 60_000;
     if (overMs <= 0) return [];
     const edits = trimmed(view, overMs);
     const text = say`${quantity(Math.ceil(overMs / 1000), 's')} over the ${view.sequence.budgetMin} minutes.`;
     if (edits) return [{ blockIds: [], text, fix: { label: fewerLabel(edits), edits } }];
-    const budgetMin = Math.ceil(view.timeline.durationMs / 60_000);
+    const budgetMin = Math.ceil(view.timeline.plannedMs / 60_000);
     if (budgetMin > SEQUENCE_LIMITS.budgetMin.max)
       return [{ blockIds: [], text: say`${text} The longest possible is ${SEQUENCE_LIMITS.budgetMin.max} minutes.` }];
     return [{ blockIds: [], text, fix: { label: say`Set the time to ${budgetMin} minutes`, edits: [{ kind: 'budget', budgetMin }] } }];

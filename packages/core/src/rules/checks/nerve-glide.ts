@@ -27,9 +27,9 @@ export const nerveGlide: Check = {
 
 /** The level's usual dose; where a round hurries even that, out with it. */
 function gently({ person }: SessionView, seen: BlockView): Fix {
-  const { block, level, forms } = seen;
+  const { block, movement, level, forms } = seen;
   const gentle: Dose = { ...level.dose, sides: block.dose.sides, directions: block.dose.directions };
-  const [form, usual] = [formOf(person, level, block.dose), formOf(person, level, gentle)];
+  const [form, usual] = [formOf(person, movement, level, block.dose), formOf(person, movement, level, gentle)];
   const hurried = form && usual ? (paceOf(forms) / paceOf([form])) * paceOf([usual]) : 0;
   return hurried > MOST_PER_MINUTE ? removing('Remove this block', [seen]) : changing('Do it slowly, at the usual dose', seen, gentle);
 }

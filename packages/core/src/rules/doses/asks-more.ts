@@ -11,7 +11,9 @@ export const hasGrown = (dose: Dose, than: Dose): boolean =>
 
 /** All of a dose for one hand in one direction, in its unit; what is open counts with the most that it may be. */
 const totalOf = (dose: Dose): number => setGroupsOf(dose).reduce((sum, { sets, work }) => sum + sets * amountOf(work), 0);
-const longestOf = (dose: Dose): number => Math.max(...worksOf(dose).map(amountOf));
+const longestOf = (dose: Dose): number => Math.max(...worksOf(dose).map(amountOf), dose.rightAmount ?? 0);
+const topEffortOf = ({ effortPercent = 0, effortToPercent = 0 }: Dose): number => Math.max(effortPercent, effortToPercent);
+const longestHold = ({ holdS = 0, then = [] }: Dose): number => Math.max(holdS, ...then.map((group) => group.holdS ?? 0));
 const strokeOf = ({ tempo }: Dose): number => (tempo ? tempo.outS + tempo.backS : 0);
 
 /** A part of a dose: its words, and whether one asks more in it than another. */
@@ -22,14 +24,16 @@ const PARTS: readonly Part[] = [
   ['more in one set', (dose, than) => longestOf(dose) > longestOf(than)],
   // Without an effort that is named, or with a weight beside the level's, nobody has said how much it is: that counts as more.
   ['no set effort', (dose, than) => dose.effortPercent === undefined && than.effortPercent !== undefined],
-  ['more effort', (dose, than) => (dose.effortPercent ?? 0) > (than.effortPercent ?? 0)],
+  ['more effort', (dose, than) => topEffortOf(dose) > topEffortOf(than)],
   ['an open end', (dose, than) => goesToFailure(dose) && !goesToFailure(than)],
-  ['a longer hold', (dose, than) => (dose.holdS ?? 0) > (than.holdS ?? 0)],
+  ['a longer hold', (dose, than) => longestHold(dose) > longestHold(than)],
   ['a different tempo', (dose, than) => (dose.tempo === undefined) !== (than.tempo === undefined)],
+  ['a faster pace from set to set', (dose, than) => dose.faster !== undefined && than.faster === undefined],
   ['a slower tempo', (dose, than) => strokeOf(dose) > strokeOf(than)],
   ['a shorter pause', (dose, than) => (dose.pauseS ?? 0) < (than.pauseS ?? 0)],
   ['less rest', (dose, than) => dose.restS < than.restS],
   ['more hands', (dose, than) => handsWorking(dose.sides).some((hand) => !handsWorking(than.sides).includes(hand))],
+  ['more positions', (dose, than) => than.positions !== undefined && (dose.positions?.length ?? Infinity) > than.positions.length],
   ['more directions', (dose, than) => dose.directions !== than.directions && dose.directions === 'each'],
   ['a different weight', (dose, than) => KILOGRAMS.some((name) => (dose.load?.[name] === undefined) !== (than.load?.[name] === undefined))],
   ['more weight', (dose, than) => KILOGRAMS.some((name) => (dose.load?.[name] ?? 0) > (than.load?.[name] ?? 0))],

@@ -1,14 +1,4 @@
-import {
-  amountLimit,
-  amountOf,
-  type Dose,
-  DOSE_LIMITS,
-  type SetGroup,
-  withAmount,
-  withAmounts,
-  withSetGroups,
-  workOf,
-} from '../../model/dose.js';
+import { amountLimit, amountOf, type Dose, DOSE_LIMITS, type SetGroup, withAmount, withAmounts, withSetGroups } from '../../model/dose.js';
 import type { WorkKind } from '../../vocabulary/work.js';
 
 /** So near to the wanted amount is near enough to have fewer sets. */
@@ -45,7 +35,7 @@ export function inAmount(dose: Dose, percent: number, upFrom = HALF): Dose {
   const inReach = choices.filter(({ amount }) => share < 1 || amount <= 1.5 * each);
   const nearest = [...inReach].sort((a, b) => a.off - b.off)[0];
   const { sets, amount } = inReach.find(({ off }) => off <= NEAR) ?? nearest ?? { sets: dose.sets, amount: each };
-  return { ...dose, sets: Math.min(sets, DOSE_LIMITS.sets.max), work: workOf(dose.work.kind, amount, dose.work.open) };
+  return { ...dose, sets: Math.min(sets, DOSE_LIMITS.sets.max), work: withAmount(dose.work, amount) };
 }
 
 /** So much altogether in as few sets as hold it, as long as each other. */

@@ -47,7 +47,7 @@ export function doseAs(dose: Dose, movement: Movement, level: Level, kind: WorkK
 /** The same dose counted otherwise; unchanged where the movement knows no such work. */
 function inKind(dose: Dose, movement: Movement, kind: WorkKind, amount: number): Dose {
   if (dose.work.kind === kind || !movement.work.includes(kind)) return dose;
-  const { holdS, pauseS: _pause, tempo, then: _then, ...rest } = dose;
+  const { holdS, pauseS: _pause, tempo, faster: _faster, then: _then, rightAmount: _right, goal: _goal, ...rest } = dose;
   // Only repetitions go from hand to hand in turn, and have a pace of their own.
   const sides = kind !== 'repetitions' && dose.sides === 'alternating' ? movement.sides[0] : dose.sides;
   if (sides === 'alternating' && kind !== 'repetitions') return dose;

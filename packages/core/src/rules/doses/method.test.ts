@@ -3,7 +3,7 @@ import { sentenceText } from '../../vocabulary/sentence.js';
 import { checkFit } from '../../model/fit.js';
 import { LIBRARY, shippedMovement } from '../../library/index.js';
 import { METHODS, shippedMethod } from '../../library/methods.js';
-import { checkDose } from '../../model/dose.js';
+import { checkDose } from '../../model/check-dose.js';
 import { checkMethod, type Method, METHOD_LIMITS, POLICIES, POLICY_NAMES } from '../../model/method.js';
 import { doseFor, sidesFor } from './method-dose.js';
 import { cuesFor } from '../words/method-words.js';

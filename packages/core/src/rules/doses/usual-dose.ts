@@ -12,10 +12,16 @@ export function unusualInDose(dose: Dose, kind: DosingKind): string[] {
     notes.push(`${value} ${unit} is ${where} the usual ${usual[0]}–${usual[1]} ${unit} for ${range.label}.`);
   };
   const { unit } = amountLimit(dose.work.kind);
-  const amounts = new Set(setGroupsOf(dose).flatMap(({ work }) => (work.open === 'form' ? [] : [amountOf(work)])));
+  const amounts = new Set(
+    setGroupsOf(dose).flatMap(({ work }) =>
+      work.open === 'form' ? [] : [amountOf(work), ...(work.upTo === undefined ? [] : [work.upTo])],
+    ),
+  );
   for (const amount of amounts) judge(amount, range.amount[dose.work.kind], unit);
   judge(setCount(dose), range.sets, 'sets');
+  judge(dose.rightAmount, range.amount[dose.work.kind], unit);
   judge(dose.effortPercent, range.effortPercent, '% effort');
+  judge(dose.effortToPercent, range.effortPercent, '% effort');
   judge(dose.holdS, range.holdS, 's hold');
   return notes.length ? [...notes, range.why] : [];
 }

@@ -87,7 +87,7 @@ function* firstHarmless(
 
 function withMinutes(view: SessionView, edits: readonly Edit[]): readonly Edit[] {
   const sequence = applyEdits(view.sequence, edits);
-  const budgetMin = Math.ceil(compileTimeline(sequence, view.lookup).durationMs / 60_000);
+  const budgetMin = Math.ceil(compileTimeline(sequence, view.lookup).plannedMs / 60_000);
   return [...edits, { kind: 'budget', budgetMin }];
 }
 

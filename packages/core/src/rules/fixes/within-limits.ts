@@ -32,8 +32,8 @@ const movementsIn = (edits: readonly Edit[]): string[] =>
 
 /** Whether a sequence with these edits keeps to its time, or is at least no longer than it was. */
 function isInTime({ sequence, timeline, lookup }: SessionView, edits: readonly Edit[]): boolean {
-  const { durationMs } = compileTimeline(applyEdits(sequence, edits), lookup);
-  return durationMs <= Math.max(sequence.budgetMin * 60_000, timeline.durationMs);
+  const { plannedMs } = compileTimeline(applyEdits(sequence, edits), lookup);
+  return plannedMs <= Math.max(sequence.budgetMin * 60_000, timeline.plannedMs);
 }
 
 /** Without these blocks. */

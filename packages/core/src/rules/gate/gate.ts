@@ -75,7 +75,7 @@ export const isOpen = (subject: GateSubject, movement: Movement, level: Level, d
 
 /** A level as dosed for somebody, as the gate is asked about it. */
 export function workOf({ person }: Pick<GateSubject, 'person'>, movement: Movement, level: Level, dose: Dose): Work {
-  const form = formOf(person, level, dose);
+  const form = formOf(person, movement, level, dose);
   return { movement, level, dose, forms: form ? [form] : [] };
 }
 

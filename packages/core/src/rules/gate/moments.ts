@@ -32,8 +32,7 @@ export function momentsOf({ movement, dose, forms }: Work): Moment[] {
   return forms.flatMap((form) =>
     HANDS.flatMap((hand): Moment[] => {
       if (working.includes(hand)) {
-        const second = movement.directions ? form.second : null;
-        return [form.demand, ...(second ? [second] : [])].map((demand) => ({ hand, form, demand: demand[hand] }));
+        return [form.demand, ...form.others].map((demand) => ({ hand, form, demand: demand[hand] }));
       }
       if (resists) return [{ hand, form, demand: pushingBack(form.demand[otherHand(hand)]) }];
       const beside = form.demand.beside?.[hand];

@@ -3,7 +3,7 @@ import { checkSetting } from '../../model/hand-picture.js';
 import type { Person } from '../../mechanics/capacity.js';
 import { demandOf } from '../../mechanics/demand.js';
 import { type Body, REFERENCE_BODIES } from '../../model/body.js';
-import { checkDose } from '../../model/dose.js';
+import { checkDose } from '../../model/check-dose.js';
 import { checkLoad } from '../../model/load.js';
 import { CLIMBS, type Level, loadAgreesWithLevel, type Movement, MOVEMENT } from '../../model/movement.js';
 import { PostureError } from '../../model/posture.js';

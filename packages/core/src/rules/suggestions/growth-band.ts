@@ -36,7 +36,7 @@ const editsIn = ({ options: [{ effect }] }: Suggestion, { place }: ComingPlan): 
 /** @param kept with the steps that are proposed already @param next with one more */
 function isInBand(before: SessionView, kept: SessionView, next: SessionView): boolean {
   const budgetMs = before.sequence.budgetMin * 60_000;
-  if (next.timeline.durationMs > Math.max(budgetMs, before.timeline.durationMs)) return false;
+  if (next.timeline.plannedMs > Math.max(budgetMs, before.timeline.plannedMs)) return false;
   const most = 1 + before.method.weeklyGrowthPercent / 100;
   return [...next.account.doses].every(([group, dose]) => {
     const [was, already] = [before.account.doses.get(group) ?? 0, kept.account.doses.get(group) ?? 0];

@@ -1,4 +1,5 @@
-import { checkDose, type Dose } from '../../model/dose.js';
+import { checkDose } from '../../model/check-dose.js';
+import { type Dose } from '../../model/dose.js';
 import { joinSentences, uniqueSentences } from '../../vocabulary/sentence.js';
 import type { ChangeEdit, Edit } from '../../model/edits.js';
 import { checkFit } from '../../model/fit.js';

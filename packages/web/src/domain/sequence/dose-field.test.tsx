@@ -103,9 +103,9 @@ describe('a dose, typed', () => {
     expect(document.activeElement).toBe(row);
     expect(onChange).not.toHaveBeenCalled();
     await user.clear(input);
-    await user.type(input, '3x9 fast{Enter}');
+    await user.type(input, '3x9 wildly{Enter}');
     expect(document.activeElement).toBe(input);
-    await user.type(input, '{Backspace>5/}{Enter}');
+    await user.type(input, '{Backspace>7/}{Enter}');
     expect(document.activeElement).toBe(row);
     expect(onChange.mock.calls.map(([dose]) => printDose(dose))).toEqual(['3x9 L,R']);
   });

@@ -1,14 +1,5 @@
-import {
-  checkFit,
-  type Dose,
-  doseCompletions,
-  type Level,
-  type Movement,
-  printDose,
-  retypeDose,
-  ShorthandError,
-  writtenWay,
-} from '@clay-pot/core';
+import { checkFit, type Dose, doseCompletions, type Level, type Movement, printDose, ShorthandError } from '@clay-pot/core';
+import { typedDose } from '@clay-pot/core/exchange';
 import { type KeyboardEvent, useId, useRef, useState } from 'react';
 import { INPUT } from '../../ui/field.js';
 
@@ -19,7 +10,7 @@ interface Props {
   onChange: (dose: Dose) => void;
 }
 
-/** The dose as shorthand, typed in place: what is not typed stays. What cannot be read stays in the field with the reason beside it. */
+/** The dose as shorthand, typed in place as shorthand or in words: what is not typed stays. What cannot be read stays in the field with the reason beside it. */
 export function DoseField({ dose, movement, level, onChange }: Props) {
   const id = useId();
   const printed = printDose(dose);
@@ -47,7 +38,7 @@ export function DoseField({ dose, movement, level, onChange }: Props) {
   function commit(): boolean {
     if (typed === null) return true;
     try {
-      const read = retypeDose(typed, dose, writtenWay(movement));
+      const read = typedDose(typed, dose, movement, level);
       const misfit = checkFit(read, movement, level)[0];
       if (misfit) throw new ShorthandError('', misfit.message, 0);
       setTrouble(null);

@@ -16,9 +16,11 @@ export function groupsOf(sequence: Sequence, blocks: readonly Block[]): { round:
 export const roundHeading = (round: Round): string =>
   `${round.blockIds.length === 1 ? 'The next' : `The next ${round.blockIds.length}, alternating`}: ${roundWords(round)}`;
 
-/** Where a block stops, in words: a break before it, and looks. */
-export function pausesOf({ breakS, lookAgain = [] }: Block): string[] {
+/** How a block follows and where it stops, in words. */
+export function pausesOf({ breakS, atOnce, bonus, lookAgain = [] }: Block): string[] {
   return [
+    ...(bonus ? ['bonus: only if there’s time'] : []),
+    ...(atOnce ? ['at once after the one before'] : []),
     ...(breakS ? [`after a break of ${breakS} s`] : []),
     ...(lookAgain.includes('between hands') ? ['compare the hands before changing'] : []),
     ...(lookAgain.includes('after') ? ['check again afterwards'] : []),

@@ -97,7 +97,7 @@ function Asked({ person, block, level, demand }: Pick<Props, 'block' | 'level' |
 /** What the effort of a dose comes to for the person in view, as a weight that can be kept instead. */
 function FoundLoad({ seen, block, movement, level }: Omit<Props, 'demand'>) {
   const { dose } = block;
-  const kg = foundKilograms(seen.person, level, dose);
+  const kg = foundKilograms(seen.person, movement, level, dose);
   const kept = withFoundLoad(seen.person, movement, level, dose);
   if (kg === null || kept === dose) return null;
   return (

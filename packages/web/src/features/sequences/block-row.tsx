@@ -26,6 +26,7 @@ import { EffortMark, SidePlanMark } from '../../ui/marks.js';
 import { useToast } from '../../ui/toast.js';
 import { BlockDemand } from './block-demand.js';
 import { LevelPicture } from '../../domain/movement/level-picture.js';
+import { pausesOf } from '../../domain/sequence/in-order.js';
 import { DoseField } from '../../domain/sequence/dose-field.js';
 import { BlockStops } from './block-stops.js';
 import { DoseSteppers } from './dose-steppers.js';
@@ -119,7 +120,7 @@ export const BlockRow = memo(function BlockRow(props: Props) {
               {text}
             </p>
           ))}
-          {selected && <Opened {...{ block, movement, level }} demand={props.demand} seen={props.seen} />}
+          {selected && <Opened {...{ block, movement, level }} follows={number > 1} demand={props.demand} seen={props.seen} />}
         </div>
       )}
     </li>
@@ -156,21 +157,26 @@ function LevelSteps({ blockId, movement, level }: { blockId: string; movement: M
 
 /** Hands, directions and effort of a dose at a glance. */
 function DoseMarks({ block, movement, level, likely }: Pick<Props, 'block' | 'movement' | 'likely'> & { level: Level }) {
-  const { dose, breakS, lookAgain } = block;
+  const { dose } = block;
   return (
     <div className="mt-1 flex flex-wrap items-center gap-x-2 gap-y-0.5 text-small">
       <SidePlanMark plan={dose.sides} />
       <span className="text-ink-soft">{readable(doseSentence(dose, movement, level))}</span>
       {dose.effortPercent !== undefined && effortMeans(level) !== null && <EffortMark percent={dose.effortPercent} />}
       {likely && <span className="text-ink-soft figures">{likely}</span>}
-      {breakS !== undefined && <span className="text-ink-soft figures">after a break of {breakS} s</span>}
-      {lookAgain && <span className="text-ink-soft">recheck: {lookAgain.join(', ')}</span>}
+      {pausesOf(block).map((pause) => (
+        <span key={pause} className="text-ink-soft figures">
+          {pause}
+        </span>
+      ))}
     </div>
   );
 }
 
+type OpenedProps = Pick<Props, 'block' | 'movement' | 'demand' | 'seen'> & { level: Level; follows: boolean };
+
 /** What the selected row shows beside its line: what is unusual, what it asks, its steppers and its note. */
-function Opened({ block, movement, level, demand, seen }: Pick<Props, 'block' | 'movement' | 'demand' | 'seen'> & { level: Level }) {
+function Opened({ block, movement, level, follows, demand, seen }: OpenedProps) {
   const unusual = unusualInDose(block.dose, level.dosing);
   return (
     <>
@@ -182,7 +188,7 @@ function Opened({ block, movement, level, demand, seen }: Pick<Props, 'block' | 
       {unusual.length > 0 && <p className="border-l-4 border-load-3 bg-amber-wash px-2 py-1 text-small">{unusual.join(' ')}</p>}
       <BlockDemand {...{ block, movement, level, demand, seen }} />
       <DoseSteppers dose={block.dose} movement={movement} level={level} onChange={(dose) => changeDose(block.id, dose)} />
-      <BlockStops block={block} onChange={(change) => changeBlock(block.id, change)} />
+      <BlockStops block={block} follows={follows} onChange={(change) => changeBlock(block.id, change)} />
       <input
         key={block.note}
         aria-label={`Note for ${movement.name}`}

@@ -33,11 +33,28 @@ describe('a dose by steppers', () => {
     expect(shown('repetitions')).toBe('7');
   });
 
-  test('seconds go by fives, and have no hold in each repetition', async () => {
-    const { user } = show(<Stepped from="1x30s L,R" />);
+  test('seconds go by fives, and of what is held still have no hold in each repetition', async () => {
+    const { user } = show(<Stepped from="1x30s L,R" movement={shippedMovement('isometric.flexion')!} />);
     await user.click(button('More seconds'));
     expect(printDose(now)).toBe('1x35s L,R');
     expect(screen.queryByRole('group', { name: 'hold, s' })).toBeNull();
+  });
+
+  test('a goal, a range, an amount for the right hand and single fingers are under one heading', async () => {
+    const { user } = show(<Stepped from="2x8 L,R" movement={shippedMovement('grip.single-finger-opening')!} />);
+    await user.selectOptions(screen.getByRole('combobox', { name: 'ends' }), 'within a range');
+    expect(printDose(now)).toBe('2x8-12 L,R');
+    await user.click(screen.getByRole('button', { name: 'Goal, ranges and each hand' }));
+    await user.click(button('More goal, repetitions'));
+    await user.click(button('More right hand, repetitions'));
+    await user.click(button('More each set faster, %'));
+    await user.click(screen.getByRole('checkbox', { name: 'little' }));
+    expect(printDose(now)).toBe('2x8-12 R9 goal9 faster5% L,R only:index+middle+ring');
+    await user.click(button('Fewer goal, repetitions'));
+    await user.click(screen.getByRole('checkbox', { name: 'little' }));
+    expect(printDose(now)).toBe('2x8-12 R9 faster5% L,R');
+    await user.selectOptions(screen.getByRole('combobox', { name: 'hands' }), 'right-then-left, all sets');
+    expect(printDose(now)).toBe('2x8-12 R9 faster5% RR,LL');
   });
 
   test('a hold that is stepped down to nothing is gone, not zero', async () => {
@@ -104,7 +121,7 @@ describe('a dose by steppers', () => {
     const offered = within(hands)
       .getAllByRole('option')
       .map((option) => option.getAttribute('value'));
-    expect(offered).toEqual(squeeze.sides);
+    expect(offered).toEqual([...squeeze.sides, 'left-then-right, all sets', 'right-then-left, all sets']);
     await user.selectOptions(hands, 'right-then-left');
     expect(now.sides).toBe('right-then-left');
   });

@@ -5,11 +5,14 @@ import {
   effortMeans,
   type Level,
   type Movement,
+  hasHandsInTurn,
   type SidePlan,
+  setCount,
   type WorkKind,
   UNIT_OF,
   USUAL_TEMPO,
 } from '@clay-pot/core';
+import { DoseMore } from './dose-more.js';
 import { EffortStepper } from './effort-stepper.js';
 import { OwnLoadSteppers } from './own-load-steppers.js';
 import { SetSteppers } from './set-steppers.js';
@@ -39,15 +42,19 @@ export function DoseSteppers({ dose, movement, level, onChange }: Props) {
       {effortMeans(level) !== null && <EffortStepper dose={dose} level={level} onChange={onChange} />}
       <OwnLoadSteppers dose={dose} movement={movement} level={level} onChange={onChange} />
       <Stepper name="rest, s" value={dose.restS} limit={DOSE_LIMITS.restS} step={5} set={(restS) => onChange({ ...dose, restS })} />
-      {kind === 'repetitions' && <Tempo dose={dose} level={level} onChange={onChange} />}
+      {(kind === 'repetitions' || (kind === 'time' && movement.timed === 'bout')) && (
+        <Tempo dose={dose} level={level} onChange={onChange} />
+      )}
       {movement.sides.length > 1 && (
         <Choice
           name="hands"
-          value={dose.sides}
-          options={movement.sides
-            .filter((plan) => plan !== 'alternating' || kind === 'repetitions')
-            .map((plan): [SidePlan, string] => [plan, plan.replaceAll('-', ' ')])}
-          set={(sides) => onChange({ ...dose, sides })}
+          value={handChoice(dose.sides, dose.oneHandFirst)}
+          options={handChoices(movement, dose).map(({ key, words }) => [key, words])}
+          set={(chosen) => {
+            const { oneHandFirst: _old, ...rest } = dose;
+            const choice = handChoices(movement, dose).find(({ key }) => key === chosen);
+            if (choice) onChange({ ...rest, ...choice.value });
+          }}
         />
       )}
       {movement.directions && (
@@ -62,8 +69,24 @@ export function DoseSteppers({ dose, movement, level, onChange }: Props) {
           set={(directions) => onChange({ ...dose, directions })}
         />
       )}
+      <DoseMore {...{ dose, movement, level, onChange }} />
     </div>
   );
+}
+
+const handChoice = (plan: SidePlan, oneHandFirst = false): string => (oneHandFirst ? `${plan}, all sets` : plan);
+
+/** The ways to spread the sets over the hands: of several sets all of one hand may come first. */
+function handChoices({ sides }: Movement, dose: Dose) {
+  const plans = sides.filter((plan) => plan !== 'alternating' || dose.work.kind === 'repetitions');
+  const usual = plans.map((plan) => ({ key: handChoice(plan), words: plan.replaceAll('-', ' '), value: { sides: plan } }));
+  if (setCount(dose) === 1 && !dose.oneHandFirst) return usual;
+  const first = plans.filter(hasHandsInTurn).map((plan) => ({
+    key: handChoice(plan, true),
+    words: plan === 'left-then-right' ? 'all sets left, then right' : 'all sets right, then left',
+    value: { sides: plan, oneHandFirst: true as const },
+  }));
+  return [...usual, ...first];
 }
 
 function withHold({ holdS: _old, ...dose }: Dose, holdS: number): Dose {

@@ -56,7 +56,7 @@ describe('the editor', () => {
     const before = doseOf('Forearm rotations').value;
     act(() => doseOf('Forearm rotations').focus());
     for (const [typed, words] of [
-      ['3x8 quickly', 'Can’t read “quickly” in a dose'],
+      ['3x8 wildly', 'Can’t read “wildly” in a dose'],
       ['3x900', 'Repetitions must be within 1–200'],
       ['3x5br', 'is dosed in repetitions or time'],
       ['', 'Type a dose'],

@@ -1,4 +1,4 @@
-import { type Round, roundChangeWords, ROUND_LIMITS } from '@clay-pot/core';
+import { type Round, type RoundChange, roundChangeWords, ROUND_LIMITS } from '@clay-pot/core';
 import type { ReactNode } from 'react';
 import { changeRound, ungroup } from '../../store/editor.js';
 import { Button } from '../../ui/button.js';
@@ -41,6 +41,12 @@ export function RoundGroup({ round, names, children }: Props) {
                 set={(fasterPercent) => set({ change: { ...change, fasterPercent } })}
               />
               <Stepper
+                name="shorter reps, s"
+                value={change.fasterS ?? 0}
+                limit={{ ...ROUND_LIMITS.fasterS, min: 0 }}
+                set={(fasterS) => set({ change: withShorterReps(change, fasterS) })}
+              />
+              <Stepper
                 name="more, %"
                 value={change.morePercent ?? 0}
                 limit={ROUND_LIMITS.morePercent}
@@ -64,3 +70,6 @@ export function RoundGroup({ round, names, children }: Props) {
     </li>
   );
 }
+
+const withShorterReps = ({ fasterS: _old, ...change }: RoundChange, fasterS: number): RoundChange =>
+  fasterS > 0 ? { ...change, fasterS } : change;

@@ -10,7 +10,10 @@ import {
   type SetGroup,
   setGroupsOf,
   UNIT_OF,
+  type Work,
+  type WorkEnd,
   type WorkKind,
+  withAmount,
   withSetGroups,
   workOf,
 } from '@clay-pot/core';
@@ -63,34 +66,35 @@ interface GroupProps {
 
 function OneGroup({ group, which, set, remove }: GroupProps) {
   const { sets, work } = group;
-  const { kind, open } = work;
+  const { kind, open, upTo } = work;
   return (
     <div className={`flex items-end gap-1 ${which ? 'border-l-2 border-ink/45 pl-2' : ''}`}>
-      <Stepper name={`sets${which}`} value={sets} limit={DOSE_LIMITS.sets} set={(next) => set({ sets: next, work })} />
+      <Stepper name={`sets${which}`} value={sets} limit={DOSE_LIMITS.sets} set={(next) => set({ ...group, sets: next })} />
       <Stepper
         name={`${open ? 'at most, ' : ''}${UNIT_OF[kind]}${which}`}
         value={amountOf(work)}
         limit={amountLimit(kind)}
         step={STEPS[kind]}
-        set={(amount) => set({ sets, work: workOf(kind, amount, open) })}
+        set={(amount) => set({ ...group, work: withAmount(work, amount) })}
       />
+      {upTo !== undefined && (
+        <Stepper
+          name={`up to${which}`}
+          value={upTo}
+          limit={{ ...amountLimit(kind), min: amountOf(work) + 1 }}
+          step={STEPS[kind]}
+          set={(most) => set({ ...group, work: workOf(kind, amountOf(work), { upTo: most }) })}
+        />
+      )}
       <label className="text-small">
         <span className="block text-ink-soft">ends{which}</span>
         <select
           className="h-8 max-w-32 border border-ink/45 bg-white px-1 text-body"
-          value={open ?? ''}
-          onChange={({ target: { value } }) =>
-            set({
-              sets,
-              work: workOf(
-                kind,
-                amountOf(work),
-                OPEN_ENDS.find((end) => end === value),
-              ),
-            })
-          }
+          value={upTo === undefined ? (open ?? '') : RANGE}
+          onChange={({ target: { value } }) => set({ ...group, work: workOf(kind, amountOf(work), endOf(value, work)) })}
         >
           <option value="">by count</option>
+          <option value={RANGE}>within a range</option>
           {OPEN_ENDS.filter((end) => end === 'form' || isTimed(kind)).map((end) => (
             <option key={end} value={end}>
               {ENDS[end]}
@@ -105,6 +109,16 @@ function OneGroup({ group, which, set, remove }: GroupProps) {
       )}
     </div>
   );
+}
+
+const RANGE = 'range';
+
+/** Where a set ends, by the choice of its kind: a range begins a half above its lower end. */
+function endOf(choice: string, work: Work): WorkEnd {
+  const open = OPEN_ENDS.find((end) => end === choice);
+  if (open) return { open };
+  const { max } = amountLimit(work.kind);
+  return choice === RANGE && amountOf(work) < max ? { upTo: Math.min(max, Math.ceil(amountOf(work) * 1.5)) } : {};
 }
 
 const STEPS: Record<WorkKind, number> = { repetitions: 1, time: 5, breaths: 1, distance: 5 };

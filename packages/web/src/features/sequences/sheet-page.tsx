@@ -225,7 +225,7 @@ function SheetRow({ copy, block, number, restrictions, method, inRounds, person 
   const { movement, level } = resolveBlock(block, movementById);
   const own = movement.cautions.find((note) => note.concerns.some((id) => restrictions.includes(id)));
   const caution = own ?? (copy === 'coach' ? movement.cautions[0] : undefined);
-  const foundKg = person && foundKilograms(person, level, block.dose);
+  const foundKg = person && foundKilograms(person, movement, level, block.dose);
   const { amount, how: ways } = doseInWords(block.dose, movement, level, foundKg);
   const how = [...ways, ...pausesOf(block)];
   const dose = (

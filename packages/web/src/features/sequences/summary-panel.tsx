@@ -31,7 +31,7 @@ interface Props {
 
 /** Minutes against the budget, the method, what the athlete's cautions say, the sequence drawn and added up, and the checks. */
 export const SummaryPanel = memo(function SummaryPanel({ document, seen, findings, advices }: Props) {
-  const { totalMs, byPhase, workByHand, workMs } = summarise(seen.view.timeline);
+  const { totalMs, bonusMs, byPhase, workByHand, workMs } = summarise(seen.view.timeline);
   const budgetMs = document.budgetMin * 60_000;
   const over = totalMs - budgetMs;
   return (
@@ -58,6 +58,7 @@ export const SummaryPanel = memo(function SummaryPanel({ document, seen, finding
         </p>
         <p className={`text-small ${over > 0 ? 'font-semibold text-iron' : 'text-ink-soft'}`}>
           <Term term="length">{over > 0 ? `${clock(over)} too long` : `${clock(-over)} left`}</Term>; {clock(workMs)} of it work
+          {bonusMs > 0 && `; ${clock(bonusMs)} bonus`}
         </p>
       </section>
       {advices.length > 0 && (

@@ -3,11 +3,13 @@ import {
   advicesOf,
   counted,
   DISCOMFORT_RULE,
+  asOnSoreDay,
   type Block,
   doseSentence,
   joinSentences,
   capital,
   foundKilograms,
+  hasSoreDoses,
   type Person,
   type Finding,
   type Method,
@@ -25,7 +27,7 @@ import { MovementName } from '../../domain/movement/movement-name.js';
 import { groupsOf, pausesOf, roundHeading } from '../../domain/sequence/in-order.js';
 import { LevelPicture } from '../../domain/movement/level-picture.js';
 import { movementById } from '../../store/library.js';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Athlete, StoredSequence } from '@clay-pot/contracts';
 import { useAthlete, useSequence } from '../../api/queries.js';
@@ -67,13 +69,15 @@ interface ThresholdProps {
 }
 
 /** Before the clock runs: who it is for, what to mind, what to fetch, what was asked each time. */
-function Threshold({ id, document, note }: ThresholdProps) {
+function Threshold({ id, document: planned, note }: ThresholdProps) {
   const [params, setParams] = useSearchParams();
   const athleteId = athleteIn(params);
   const athlete = useAthlete(athleteId);
   const open = useRun((state) => state.run);
   const navigate = useNavigate();
   const [confirmed, setAsked] = useState(false);
+  const [isSore, setSore] = useState(false);
+  const document = useMemo(() => (isSore ? asOnSoreDay(planned) : planned), [isSore, planned]);
   const { view, subject } = useSessionView(document, athlete.data);
   const { method, timeline } = view;
   const person = athlete.data;
@@ -116,6 +120,7 @@ function Threshold({ id, document, note }: ThresholdProps) {
           <EquipmentNeeded document={document} />
           {document.tests?.length ? <p>Tested before and after: {testsWords(document.tests)}.</p> : null}
           <OfProgrammeNote note={note} />
+          {hasSoreDoses(planned) && <SoreToday isSore={isSore} set={setSore} />}
           <BeforeYouStart confirmed={confirmed} onChange={setAsked} />
           <div className="flex gap-2">
             <Button kind="primary" className="px-6 py-3 text-lead" disabled={!ready} onClick={start}>
@@ -129,6 +134,19 @@ function Threshold({ id, document, note }: ThresholdProps) {
         <ComingUp document={document} person={subject.person} />
       </div>
     </Page>
+  );
+}
+
+/** Some doses have a lighter effort for days on which the hands are sore. */
+function SoreToday({ isSore, set }: { isSore: boolean; set: (sore: boolean) => void }) {
+  return (
+    <label className="flex items-start gap-2">
+      <input type="checkbox" className="mt-1 size-5 accent-ink" checked={isSore} onChange={({ target }) => set(target.checked)} />
+      <span>
+        <b>Hands are sore today</b>
+        <span className="block text-small text-ink-soft">Uses the lighter effort wherever this sequence has one.</span>
+      </span>
+    </label>
   );
 }
 
@@ -155,7 +173,7 @@ function ComingUp({ document, person }: { document: Sequence; person: Person }) 
 
 function Coming({ block, person }: { block: Block; person: Person }) {
   const { movement, level } = resolveBlock(block, movementById);
-  const foundKg = foundKilograms(person, level, block.dose);
+  const foundKg = foundKilograms(person, movement, level, block.dose);
   return (
     <li className="flex items-center gap-3 border-b border-line py-1.5">
       <LevelPicture

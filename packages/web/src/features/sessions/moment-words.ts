@@ -1,9 +1,11 @@
 import { readable } from '../../domain/measuring/units.js';
 import {
   type Block,
+  amountOf,
   capital,
   countdown,
   currentPart,
+  type Dose,
   effortMeans,
   HAND_WORDS,
   itemAt,
@@ -11,6 +13,7 @@ import {
   type Movement,
   type Playhead,
   ownLoadWords,
+  percentWords,
   roundOf,
   setCount,
   type Sequence,
@@ -20,6 +23,7 @@ import {
   doneOf,
   stepsOver,
   UNIT_BEHIND,
+  UNIT_OF,
 } from '@clay-pot/core';
 
 /** The large number, and its total. */
@@ -34,7 +38,7 @@ export function bigNumber(timeline: Timeline, event: TimelineEvent, head: Playhe
   const stint = event.stint === null ? undefined : timeline.stints[event.stint];
   if (event.kind === 'look') return { text: '?', of: null };
   // The pause between two repetitions counts down by itself.
-  if (part.name === 'pause') return { text: countdown(leftMs), of: null };
+  if (part.name === 'pause' && !event.beat) return { text: countdown(leftMs), of: null };
   if (!stint) return { text: countdown(leftMs), of: null };
   const most = stint.open ? `at most ${stint.plannedAmount}` : `of ${stint.plannedAmount}`;
   const unit = UNIT_BEHIND[stint.unit];
@@ -43,7 +47,8 @@ export function bigNumber(timeline: Timeline, event: TimelineEvent, head: Playhe
     const metres = doneOf(timeline, stint, head)[0]?.amount ?? 0;
     return { text: String(metres), of: `${most}${unit}` };
   }
-  return stint.open ? { text: String(Math.floor(head.elapsedMs / 1000)), of: `${most}${unit}` } : { text: countdown(leftMs), of: null };
+  if (stint.open) return { text: String(Math.floor(head.elapsedMs / 1000)), of: `${most}${unit}` };
+  return { text: countdown(event.durationMs + head.addedMs - head.elapsedMs), of: null };
 }
 
 /** What to do at a moment, in a word or two. */
@@ -59,6 +64,7 @@ export function wordsFor(sequence: Sequence, event: TimelineEvent, level: Level,
       return event.direction ?? 'other direction';
     case 'hold':
     case 'bout':
+      if (event.beat) return partLabel;
       return event.untilConfirmed ? 'walk' : PLAIN[event.kind];
     case 'repetition':
     case 'breath':
@@ -91,17 +97,25 @@ export function whichSet(sequence: Sequence, block: Block, level: Level, event: 
     direction && `${capital(direction)}.`,
     foundKg !== null && `${Number(foundKg.toFixed(2))} kg.`,
     ...ownLoadWords(dose).map((part) => `${capital(readable(part))}.`),
-    foundKg === null && dose.effortPercent !== undefined && EFFORT[effortMeans(level) ?? 'pressed'](dose.effortPercent),
+    foundKg === null && dose.effortPercent !== undefined && EFFORT[effortMeans(level) ?? 'pressed'](percentWords(dose)),
+    goalIn(dose),
   ];
   return parts.filter(Boolean).join(' ');
 }
 
 const EFFORT = {
-  pressed: (percent: number) => `${percent} % of maximum.`,
-  kept: (percent: number) => `Keep the grip at ${percent} % of maximum throughout.`,
-  pushed: (percent: number) => `Push back at ${percent} % of maximum.`,
-  'finds the load': (percent: number) => `Use a load that takes ${percent} % of maximum.`,
+  pressed: (percent: string) => `${percent} of maximum.`,
+  kept: (percent: string) => `Keep the grip at ${percent} of maximum throughout.`,
+  pushed: (percent: string) => `Push back at ${percent} of maximum.`,
+  'finds the load': (percent: string) => `Use a load that takes ${percent} of maximum.`,
 } as const;
+
+/** The range of a set and what it is to become. */
+function goalIn({ work, goal }: Dose): string | false {
+  const range = work.upTo !== undefined && `Up to ${work.upTo}${UNIT_BEHIND[UNIT_OF[work.kind]]}.`;
+  const to = goal !== undefined && goal > amountOf(work) && `Goal: ${goal}${UNIT_BEHIND[UNIT_OF[work.kind]]}.`;
+  return [range, to].filter(Boolean).join(' ') || false;
+}
 
 /** How an open set or a distance ends, as a button says it; null where it ends by itself. */
 export function endWords(stint: Stint | undefined, event: TimelineEvent, level: Level): string | null {
@@ -123,8 +137,10 @@ export function cueFor(movement: Movement, cues: readonly string[], event: Timel
 /** What is said aloud when something changes. */
 export function spoken(sequence: Sequence, event: TimelineEvent, name: string, level: Level, partLabel: string): string {
   if (event.kind === 'announce') return `Next: ${name}, ${level.name}`;
-  if (event.kind === 'repetition') return `${HAND_WORDS[event.side]}, ${event.repetition}`;
-  if (event.kind === 'breath') return partLabel;
+  // A finger that is called says more than the count.
+  const isCalled = event.calls !== undefined || partLabel.includes(': ');
+  if (event.kind === 'repetition' && !isCalled) return `${HAND_WORDS[event.side]}, ${event.repetition}`;
+  if (isCalled || event.kind === 'breath' || event.beat) return partLabel;
   return `${wordsFor(sequence, event, level, partLabel)}, ${HAND_WORDS[event.side]}`;
 }
 

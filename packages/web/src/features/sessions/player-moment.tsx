@@ -36,7 +36,7 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
   const drawn = useMemo(() => withOwnLoad(level, block.dose.load), [level, block.dose.load]);
   const stint = event.stint === null ? undefined : timeline.stints[event.stint];
   const end = endWords(stint, event, level);
-  const foundKg = useFound(run.athleteId, level, block.dose);
+  const foundKg = useFound(run.athleteId, { movement, level }, block.dose);
   return (
     <section
       aria-label="Now"
@@ -71,7 +71,7 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
           <p className="display text-head leading-tight font-bold first-letter:uppercase" data-testid="what-now">
             {wordsFor(sequence, event, level, part.label)}
           </p>
-          {(event.kind === 'repetition' || event.kind === 'breath') && <SecondsLeft event={event} />}
+          {(event.kind === 'repetition' || event.kind === 'breath' || event.beat) && <SecondsLeft event={event} />}
         </div>
         <div className="col-span-2 mt-1 sm:col-span-1 sm:mt-0 short:col-span-2">
           {event.stint !== null && <p className="font-semibold sm:text-lead">{whichSet(sequence, block, level, event, foundKg)}</p>}
@@ -124,9 +124,12 @@ function SecondsLeft({ event }: { event: TimelineEvent }) {
 }
 
 /** The weight that an effort finds for whoever is led; nothing while it is not known who that is. */
-function useFound(led: string, level: Level, dose: Dose): number | null {
+function useFound(led: string, { movement, level }: { movement: Movement; level: Level }, dose: Dose): number | null {
   const { athleteId, person } = useSubject(led);
-  return useMemo(() => (athleteId === undefined ? null : foundKilograms(person, level, dose)), [athleteId, person, level, dose]);
+  return useMemo(
+    () => (athleteId === undefined ? null : foundKilograms(person, movement, level, dose)),
+    [athleteId, person, movement, level, dose],
+  );
 }
 
 /** What to have at hand when the break is over. */

@@ -93,6 +93,11 @@ describe('tests around a session', () => {
     expect(moment({})).toBe('before');
     expect(moment({}, [])).toBeNull();
     expect(moment({ head: { ...AT_START, event: 3 } })).toBeNull();
+    // Nothing is tested again that was not tested first.
+    expect(moment(ended('completed'))).toBeNull();
+    act(() => {
+      useSessionTests.setState({ sessionId: ID, tested: { done: ['before'], before: { 'passive.wrist-extension left': 74 } } });
+    });
     expect(moment(ended('completed'))).toBe('after');
     expect(moment(ended('stopped'))).toBeNull();
     act(() => {

@@ -21,13 +21,13 @@ import { useTitle } from '../../ui/page.js';
 
 /** Measured before the first block, or again after the last: one number a hand, and why where it may not be measured. */
 export function TestScreen({ run, moment }: { run: Run; moment: Moment }) {
-  const tests = run.sequence.tests ?? [];
+  const tests = testsAt(moment, run);
   const title = moment === 'before' ? 'Test first' : 'Test again';
   useTitle(title);
   // Each number that is taken renders the page again.
   useSessionTests((state) => state.tested);
   const results = testsOf(run.id)[moment];
-  const left = tests.flatMap((id) => openHands(id, run).filter((hand) => results?.[`${id} ${hand}`] === undefined));
+  const left = tests.flatMap((id) => handsAt(moment, id, run).filter((hand) => results?.[`${id} ${hand}`] === undefined));
   return (
     <main className="mx-auto grid w-full max-w-2xl content-start gap-5 px-4 py-8">
       <div>
@@ -55,7 +55,13 @@ export function TestScreen({ run, moment }: { run: Run; moment: Moment }) {
 }
 
 const whyNot = (id: SessionTest, { cautions }: Run, hand: Hand) => whyNotMeasured(must(protocolOf(id), `a protocol ${id}`), cautions, hand);
-const openHands = (id: SessionTest, run: Run) => HANDS.filter((hand) => whyNot(id, run, hand) === null);
+/** Hands to test: afterwards those that were tested before. */
+const handsAt = (moment: Moment, id: SessionTest, run: Run) =>
+  HANDS.filter(
+    (hand) => whyNot(id, run, hand) === null && (moment === 'before' || testsOf(run.id).before?.[`${id} ${hand}`] !== undefined),
+  );
+const testsAt = (moment: Moment, run: Run) =>
+  (run.sequence.tests ?? []).filter((id) => moment === 'before' || handsAt('after', id, run).length > 0);
 
 function Test({ run, id, moment }: { run: Run; id: SessionTest; moment: Moment }) {
   const protocol = must(protocolOf(id), `a protocol ${id}`);
@@ -88,6 +94,8 @@ function HandTest({ run, id, moment, hand }: { run: Run; id: SessionTest; moment
   const before = moment === 'after' ? tests.before?.[`${id} ${hand}`] : undefined;
   const look = useValueLook(protocol, unit, run.athleteId, (kept) => keepTest(run, { id, moment, hand, value: kept }));
   if (barred) return <span className="flex-1 text-small text-iron">{readable(barred)}</span>;
+  if (moment === 'after' && before === undefined)
+    return <span className="flex-1 text-small text-ink-soft">not tested before the work</span>;
   if (value !== undefined) return <b className="text-lead figures">{readingText(unit, value)}</b>;
   return (
     <ValueEntry
