@@ -27,17 +27,18 @@ export function countedAs(phrases: DosePhrases, { work }: Movement, { dose: usua
   const can: Can = (kind) => work.includes(kind);
   const said = held(phrases);
   if (said.amount === 'max' && !can('repetitions') && can('time')) return { ...said, amount: `max${HELD_AT_MOST_S}s` };
-  const [, digits = '', upTo, unit = ''] = /^(\d+)(?:-(\d+))?(s|br|m)?$/.exec(said.amount ?? '') ?? [];
-  if (digits === '') return said;
+  const found = /^(?<digits>\d+)(?:-(?<upTo>\d+))?(?<unit>s|br|m)?$/.exec(said.amount ?? '')?.groups;
+  if (!found) return said;
+  const { digits = '', upTo, unit = '' } = found;
   const each = (count: string) => AS[unit as keyof typeof AS](said, { count: Number(count), can, usual });
   const as = each(digits);
   if (as) return upTo === undefined ? as : { ...as, amount: rangeOf(as.amount, each(upTo)?.amount) };
-  if ((unit === 's' && !can('time')) || (unit === 'm' && !can('distance'))) {
-    dropped.push(`${digits}${upTo === undefined ? '' : `–${upTo}`} ${unit}`);
-    return { ...said, amount: null };
-  }
-  return said;
+  if (isKnown(unit, can)) return said;
+  dropped.push(`${upTo === undefined ? digits : `${digits}–${upTo}`} ${unit}`);
+  return { ...said, amount: null };
 }
+
+const isKnown = (unit: string, can: Can): boolean => (unit !== 's' || can('time')) && (unit !== 'm' || can('distance'));
 
 /** A range of two amounts in one unit: “80s” and “120s” are “80-120s”. */
 function rangeOf(from: string | null, to: string | null | undefined): string | null {

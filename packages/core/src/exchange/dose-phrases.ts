@@ -45,8 +45,8 @@ function takeGoal(taker: PhraseTaker): void {
   const goal = (text: string) => {
     const amount = text.trim().replace(/\s*(?:each|a side|per side)$/i, '');
     // A goal of sets and amounts is more than a dose can hold.
-    if (!alone.test(amount) || /[-+]|to\b|max|ease/i.test(amount)) return taker.note(`goal ${text.trim()}`);
-    taker.part(`goal${taker.amountOf(amount)}`);
+    if (!alone.test(amount) || /[-+]|to\b|max|ease/i.test(amount)) taker.note(`goal ${text.trim()}`);
+    else taker.part(`goal${taker.amountOf(amount)}`);
   };
   taker.once(/\bgoal(\d[\d:]*(?:min|br|s|m)?)\b/i, ([, amount = '']) => taker.part(`goal${amount}`));
   taker.all(pattern(String.raw`\(?(${AMOUNT})\s*goal\b\)?`), ([, amount = '']) => goal(amount));

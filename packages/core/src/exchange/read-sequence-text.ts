@@ -2,17 +2,17 @@ import { checkSequence } from '../model/check-sequence.js';
 import { printDose } from '../model/dose-shorthand.js';
 import type { Method } from '../model/method.js';
 import { findLevel, USUAL_PHASE } from '../model/movement.js';
-import { phaseBetween } from '../model/phase-between.js';
-import type { Round } from '../model/round.js';
-import { type Block, type Sequence, SEQUENCE, SEQUENCE_LIMITS, USUAL_PACING } from '../model/sequence.js';
+import { type Sequence, SEQUENCE, SEQUENCE_LIMITS, USUAL_PACING } from '../model/sequence.js';
 import { checkMutes } from '../rules/checks/check-mutes.js';
 import { compileTimeline } from '../timeline/compile-timeline.js';
 import { same } from '../vocabulary/same.js';
 import { sentence } from '../vocabulary/fault.js';
 import { faultsOf } from '../vocabulary/faults.js';
-import { type Phase, PHASES, WORK } from '../vocabulary/phases.js';
+import type { Phase } from '../vocabulary/phases.js';
 import { type BlockInLine, blocksInLine, isBlockLine } from './block-in-line.js';
 import { dosePhrasesIn } from './dose-phrases.js';
+import { type GrowingBlock, placed } from './placed.js';
+import { BY_SETS, countBySets, type GrowingRound } from './rounds-by-sets.js';
 import { recapDose } from './recap.js';
 import { HEADS } from './text-heads.js';
 import { type HeadField, phasePrefix, readLine, type TextLine, withoutBonus } from './text-lines.js';
@@ -74,12 +74,10 @@ export function readSequenceText(text: string, reading: Reading): SequenceRead {
   return reader.ended();
 }
 
-type Growing = { -readonly [K in keyof Block]: Block[K] };
 type SaidBlock = Extract<TextLine, { kind: 'block' }>;
-type GrowingRound = { -readonly [K in keyof Omit<Round, 'blockIds'>]: Round[K] } & { blockIds: string[] };
 
 class TextReader {
-  private readonly blocks: Growing[] = [];
+  private readonly blocks: GrowingBlock[] = [];
   private readonly lineOf = new Map<string, number>();
   /** Blocks that stand under no phase. */
   private readonly unplaced = new Map<string, AtLevel>();
@@ -160,24 +158,29 @@ class TextReader {
         this.atOnce = true;
         return;
       case 'bonus':
-        if (said.isHeading) {
-          this.closeRound();
-          this.isBonus = true;
-        } else this.nextIsBonus = true;
-        return;
+        return this.bonus(said.isHeading);
       case 'recap':
         return this.recap(said.isQuicker, line);
       case 'wrong':
         return this.fault(line, said.column, said.message);
       default:
-        // A blank line, the end of the rounds and a new phase all close a round that has begun.
-        if (this.rounds.at(-1)?.blockIds.length) this.closeRound();
-        this.groupStart = this.blocks.length;
-        if (said.kind === 'phase') {
-          this.phase = said.phase;
-          this.isBonus = false;
-        }
+        return this.gap(said.kind === 'phase' ? said.phase : null);
     }
+  }
+
+  /** A blank line, the end of the rounds and a new phase all close a round that has begun. */
+  private gap(phase: Phase | null): void {
+    if (this.rounds.at(-1)?.blockIds.length) this.closeRound();
+    this.groupStart = this.blocks.length;
+    if (!phase) return;
+    this.phase = phase;
+    this.isBonus = false;
+  }
+
+  private bonus(isHeading: boolean): void {
+    if (isHeading) this.closeRound();
+    if (isHeading) this.isBonus = true;
+    else this.nextIsBonus = true;
   }
 
   private fault(line: number, column: number, message: string, nearest: readonly string[] = [], choices: readonly string[] = []): void {
@@ -259,15 +262,8 @@ class TextReader {
     this.isInRound = true;
   }
 
-  /** Rounds without a number go as often as their blocks have sets, one set each; a round of nothing is none. */
   private counted(): void {
-    for (const round of this.rounds) {
-      if (round.times !== BY_SETS) continue;
-      const mine = this.blocks.filter(({ id }) => round.blockIds.includes(id));
-      const sets = Math.max(1, ...mine.map(({ dose }) => dose.sets));
-      round.times = Math.max(2, sets);
-      for (const block of mine) if (block.dose.sets === sets && !block.dose.then) block.dose = { ...block.dose, sets: 1, restS: 0 };
-    }
+    countBySets(this.rounds, this.blocks);
     for (const { id, blockIds } of this.rounds) {
       if (blockIds.length === 0) this.fault(this.lineOf.get(id) ?? 1, 1, 'Put the movements of this round below it, a line each.');
     }
@@ -316,14 +312,10 @@ class TextReader {
     const id = `b${this.blocks.length + 1}`;
     const isUsual = same(dose, level.dose);
     if (this.phase === null) this.unplaced.set(id, { movement, level });
-    const block: Growing = { id, phase: this.phase ?? USUAL_PHASE[movement.family], movementId: movement.id, levelId: level.id, dose };
+    const block: GrowingBlock = { id, phase: this.phase ?? USUAL_PHASE[movement.family], movementId: movement.id, levelId: level.id, dose };
     const remarks = [...this.early.splice(0), note].filter(Boolean);
     if (remarks.length > 0) block.note = remarks.join('; ').slice(0, SEQUENCE_LIMITS.noteLength);
-    if (this.breakS !== undefined) block.breakS = this.breakS;
-    if (this.atOnce && this.blocks.length > 0) block.atOnce = true;
-    if (this.isBonus || this.nextIsBonus) block.bonus = true;
-    this.breakS = undefined;
-    this.atOnce = false;
+    this.follow(block);
     this.blocks.push(block);
     this.lineOf.set(id, line);
     if (this.isInRound) this.rounds.at(-1)?.blockIds.push(id);
@@ -334,13 +326,22 @@ class TextReader {
     this.understood.push({ line, text: `${movement.name}, ${level.name}: ${printDose(dose)}${note && ` (${note})`}`, isExact });
   }
 
+  /** How a block follows the one above: after a break, at once, or only where time is left. */
+  private follow(block: GrowingBlock): void {
+    if (this.breakS !== undefined) block.breakS = this.breakS;
+    if (this.atOnce && this.blocks.length > 0) block.atOnce = true;
+    if (this.isBonus || this.nextIsBonus) block.bonus = true;
+    this.breakS = undefined;
+    this.atOnce = false;
+  }
+
   ended(): SequenceRead {
     const { faults, interpretations, understood } = this;
     if (!this.hasBegun) this.fault(1, 1, 'The text is empty. Start with a title, then write one movement per line.');
     this.closeRound();
     this.counted();
     if (this.blocks.length === 0 && faults.length > 0) return { document: null, interpretations, faults, understood };
-    const blocks = this.placed();
+    const blocks = placed(this.blocks, this.rounds, this.unplaced);
     const draft: Sequence = { title: UNNAMED, purpose: '', budgetMin: 1, pacing: USUAL_PACING, ...this.head, blocks };
     const document = this.rounds.length > 0 ? { ...draft, rounds: this.rounds } : draft;
     const lookup = (id: string) => this.reading.shelf.find((movement) => movement.id === id);
@@ -360,29 +361,6 @@ class TextReader {
     };
   }
 
-  /** Blocks in the order of their lines; what stands under no phase gets the one that fits there. What is taken in rounds is in one phase. */
-  private placed(): Block[] {
-    let before: Phase | undefined;
-    this.blocks.forEach((block, index) => {
-      const free = this.unplaced.get(block.id);
-      const round = this.rounds.find(({ blockIds }) => blockIds.includes(block.id));
-      const isInside = round !== undefined && round.blockIds[0] !== block.id;
-      if (free) {
-        const later = this.blocks.slice(index + 1).map(({ phase }) => phase);
-        const work = later.filter((phase) => WORK.includes(phase));
-        const loadFollows = work.length > 0;
-        // What works later keeps its own phase: a plank before palm lifts is strength work, not the skill after it.
-        const after = loadFollows ? PHASES.find((phase) => work.includes(phase)) : undefined;
-        const mates = round ? this.blocks.filter(({ id }) => round.blockIds.includes(id)) : [];
-        const loaded = mates.find(({ phase }) => WORK.includes(phase)) ?? block;
-        const named = this.unplaced.get(loaded.id) ?? free;
-        block.phase = isInside && before ? before : phaseBetween(named.movement, named.level, { before, after, loadFollows });
-      }
-      before = block.phase;
-    });
-    return this.blocks;
-  }
-
   /** The line that a pointer into the document means. */
   private placeOf(pointer: string, { blocks, rounds = [] }: Sequence): number {
     const at = /^\/(blocks|rounds)\/(\d+)/.exec(pointer);
@@ -395,8 +373,6 @@ class TextReader {
 const LINE_LENGTH = 600;
 /** More lines than these are not asked about. */
 const MOST_FAULTS = 60;
-/** Stands for the number of times that the sets of a round say. */
-const BY_SETS = 0;
 /** A sentence of so many words that names no movement is a remark. */
 const REMARK_WORDS = 5;
 const isRemark = (text: string): boolean => !/\d/.test(text) && (text.split(/\s+/).length >= REMARK_WORDS || /[.!]$/.test(text));

@@ -209,15 +209,20 @@ function readHow(text: string): { restS: number; change?: RoundChange } | { part
 
 const signed = (digits: string | undefined, isLess: boolean) => (isLess ? -1 : 1) * Number(digits);
 
+/** How the movements around a line follow each other. */
+function readCourse(text: string): TextLine | null {
+  if (OTHER_SIDE.test(text)) return { kind: 'other side' };
+  if (AT_ONCE.test(text)) return { kind: 'at once' };
+  if (BONUS.test(text)) return { kind: 'bonus', isHeading: text.endsWith(':') };
+  return RECAP.test(text) && !/\d/.test(text) ? { kind: 'recap', isQuicker: QUICKER.test(text) } : null;
+}
+
 function readStop(text: string, column: number): TextLine | null {
   const pause = BREAK.exec(text) ?? BREAK_AFTER.exec(text);
   if (pause) return { kind: 'break', breakS: Math.round(secondsOf(pause[1] ?? '', pause[2])) };
   if (/^(?:then|next|and|and then|finally)[.:]?$/i.test(text)) return { kind: 'note', text: '' };
-  if (OTHER_SIDE.test(text)) return { kind: 'other side' };
-  if (AT_ONCE.test(text)) return { kind: 'at once' };
-  if (BONUS.test(text)) return { kind: 'bonus', isHeading: text.endsWith(':') };
-  const recap = RECAP.exec(text);
-  if (recap && !/\d/.test(text)) return { kind: 'recap', isQuicker: QUICKER.test(text) };
+  const course = readCourse(text);
+  if (course) return course;
   const note = NOTE.exec(text);
   if (note) return { kind: 'note', text: note[1] ?? '' };
   const remark = REMARK.exec(text);

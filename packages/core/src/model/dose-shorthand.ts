@@ -1,3 +1,4 @@
+import { defined } from '../vocabulary/defined.js';
 import { must } from '../vocabulary/lists.js';
 import { sentence } from '../vocabulary/fault.js';
 import { OWN_LOAD_NAMES } from '../vocabulary/own-load.js';
@@ -86,22 +87,14 @@ function keptOf(before: Dose, said: Said, { sides }: DoseDefaults): Omit<Dose, '
   // A hold, a pause and a pace belong to what repeats: counted in another way, there is nothing to hold or to pace.
   const isPaced = work.kind === 'repetitions' || (work.kind === 'time' && before.work.kind === 'time');
   const keepsEffort = said.effortPercent === undefined && !namesKilograms(said.load);
-  const keepsGoal = goal !== undefined && work.kind === before.work.kind && goal > amountOf(work);
+  const keepsGoal = work.kind === before.work.kind && (goal ?? 0) > amountOf(work);
   return {
     ...rest,
     ...(rest.sides === 'alternating' && work.kind !== 'repetitions' && { sides }),
-    ...(oneHandFirst && said.sides === undefined && { oneHandFirst }),
-    ...(keepsGoal && { goal }),
-    ...(keepsEffort && {
-      ...(effortPercent !== undefined && { effortPercent }),
-      ...(effortToPercent !== undefined && { effortToPercent }),
-    }),
-    ...(isPaced && {
-      ...(holdS !== undefined && { holdS }),
-      ...(pauseS !== undefined && { pauseS }),
-      ...(tempo && { tempo }),
-      ...(faster && { faster }),
-    }),
+    ...(said.sides === undefined && defined({ oneHandFirst })),
+    ...(keepsGoal && defined({ goal })),
+    ...(keepsEffort && defined({ effortPercent, effortToPercent })),
+    ...(isPaced && defined({ holdS, pauseS, tempo, faster })),
   };
 }
 

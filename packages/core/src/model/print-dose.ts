@@ -76,6 +76,6 @@ const printTempo = ({ outS, backS }: Tempo): string => `tempo${outS}-${backS}`;
 function wordFor(words: Partial<Record<string, string>>, value: string): string {
   return must(
     Object.keys(words).find((word) => words[word] === value),
-    `a word for ${String(value)}`,
+    `a word for ${value}`,
   );
 }

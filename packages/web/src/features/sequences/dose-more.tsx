@@ -28,7 +28,7 @@ interface Props {
 
 /** What fewer doses have: a goal, a range of effort, sore days, an amount for each hand, faster sets, some of the positions. */
 export function DoseMore({ dose, movement, level, onChange }: Props) {
-  const { work, goal, rightAmount, effortPercent, effortToPercent, sore, faster } = dose;
+  const { work, goal, rightAmount, effortPercent, faster } = dose;
   const amount = amountOf(work);
   const limit = amountLimit(work.kind);
   const unit = UNIT_OF[work.kind];
@@ -53,31 +53,12 @@ export function DoseMore({ dose, movement, level, onChange }: Props) {
             set={(value) => onChange(withRightAmount(dose, value))}
           />
         )}
-        {hasEffort && (
-          <>
-            <Stepper
-              name="effort up to, %"
-              value={effortToPercent ?? effortPercent}
-              unset={effortToPercent === undefined}
-              limit={{ ...DOSE_LIMITS.effortPercent, min: effortPercent }}
-              step={5}
-              set={(value) => onChange(withEffortUpTo(dose, value))}
-            />
-            <Stepper
-              name="effort on sore days, %"
-              value={sore?.effortPercent ?? 0}
-              unset={!sore}
-              limit={{ ...DOSE_LIMITS.effortPercent, min: 0 }}
-              step={5}
-              set={(value) => onChange(withSoreEffort(dose, value))}
-            />
-          </>
-        )}
+        {hasEffort && <EffortMore dose={dose} effortPercent={effortPercent} onChange={onChange} />}
         {isPaced && setCount(dose) > 1 && (
           <Stepper
             name="each set faster, %"
-            value={faster?.kind === 'percent' ? faster.percent : 0}
-            unset={faster?.kind !== 'percent'}
+            value={percentIn(faster)}
+            unset={percentIn(faster) === 0}
             limit={{ ...DOSE_LIMITS.fasterPercent, min: 0 }}
             set={(value) => onChange(withFaster(dose, value))}
           />
@@ -85,6 +66,33 @@ export function DoseMore({ dose, movement, level, onChange }: Props) {
         {movement.positions && <Positions dose={dose} positions={movement.positions} onChange={onChange} />}
       </div>
     </Disclosure>
+  );
+}
+
+const percentIn = (faster: Dose['faster']): number => (faster?.kind === 'percent' ? faster.percent : 0);
+
+/** A range of effort, and the effort of a sore day. */
+function EffortMore({ dose, effortPercent, onChange }: Pick<Props, 'dose' | 'onChange'> & { effortPercent: number }) {
+  const { effortToPercent, sore } = dose;
+  return (
+    <>
+      <Stepper
+        name="effort up to, %"
+        value={effortToPercent ?? effortPercent}
+        unset={effortToPercent === undefined}
+        limit={{ ...DOSE_LIMITS.effortPercent, min: effortPercent }}
+        step={5}
+        set={(value) => onChange(withEffortUpTo(dose, value))}
+      />
+      <Stepper
+        name="effort on sore days, %"
+        value={sore?.effortPercent ?? 0}
+        unset={!sore}
+        limit={{ ...DOSE_LIMITS.effortPercent, min: 0 }}
+        step={5}
+        set={(value) => onChange(withSoreEffort(dose, value))}
+      />
+    </>
   );
 }
 
