@@ -370,6 +370,7 @@ export {
   type Timeline,
   type TimelineEvent,
 } from './timeline/timeline.js';
+export { inNamedPosition } from './mechanics/in-way.js';
 export { pastBonus } from './timeline/bonus.js';
 export { timelineOf } from './timeline/timeline-of.js';
 export { distanceS, stepsOver, USUAL_TEMPO } from './timeline/write-work.js';

@@ -1,4 +1,4 @@
-import type { Position } from '../model/movement.js';
+import type { Movement, Position } from '../model/movement.js';
 import { type Action, oppositeAction } from '../vocabulary/actions.js';
 import type { Loaded } from './demand.js';
 
@@ -21,4 +21,10 @@ export function inPosition<L extends Loaded>(level: L, { action, digits }: Pick<
   const hasDigits = load.kind === 'weight' || load.kind === 'resist' || load.kind === 'lift' || load.kind === 'hang';
   const changes = { ...(action && hasAction && { action }), ...(digits && hasDigits && { digits }) };
   return Object.keys(changes).length > 0 ? { ...level, load: { ...load, ...changes } } : level;
+}
+
+/** A level as it is in the position that a piece of work names: “palm up”, or “index, forward” with a direction behind it. */
+export function inNamedPosition<L extends Loaded>(level: L, { positions = [] }: Pick<Movement, 'positions'>, way: string | null): L {
+  const position = positions.find(({ name }) => name === way?.split(', ')[0]);
+  return position ? inPosition(level, position) : level;
 }

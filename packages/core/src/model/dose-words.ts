@@ -62,7 +62,7 @@ export function doseInWords(
     dose.sore && `on sore days ${percentWords(dose.sore)}`,
     restWords(dose),
   ];
-  return { amount: amountWords(setGroupsOf(dose)), how: how.flatMap((part) => (part ? [part] : [])) };
+  return { amount: perHandWords(dose) ?? amountWords(setGroupsOf(dose)), how: how.flatMap((part) => (part ? [part] : [])) };
 }
 
 /** What the amount is to become; nothing where it is that already. */
@@ -70,21 +70,24 @@ function goalWords({ goal, work }: Dose): string | null {
   return goal === undefined || goal <= amountOf(work) ? null : `goal ${workWords(workOf(work.kind, goal))}`;
 }
 
-/** Which hand does what, as far as it is worth telling. */
-function handsWords({ sides, work, rightAmount, oneHandFirst }: Dose): string | false | null {
-  if (rightAmount !== undefined && hasHandsInTurn(sides)) {
-    const [left, right] = [`left ${workWords(work)}`, `right ${workWords(withAmount(work, rightAmount))}`];
-    return sides === 'right-then-left' ? `${right}, then ${left}` : `${left}, then ${right}`;
-  }
-  if (!oneHandFirst) return HANDS_IN_TURN[sides];
+/** How much each hand does, where they differ. */
+function perHandWords({ sets, sides, work, rightAmount }: Dose): string | null {
+  if (rightAmount === undefined || !hasHandsInTurn(sides)) return null;
+  const [left, right] = [`left ${onceWords(work)}`, `right ${onceWords(withAmount(work, rightAmount))}`];
+  const each = sides === 'right-then-left' ? `${right}, then ${left}` : `${left}, then ${right}`;
+  return sets === 1 ? each : `${counted(sets, 'set')}: ${each}`;
+}
+
+/** Which hand works when, as far as it is worth telling. */
+function handsWords({ sides, rightAmount, oneHandFirst }: Dose): string | null {
+  if (!oneHandFirst) return rightAmount !== undefined && hasHandsInTurn(sides) ? null : HANDS_IN_TURN[sides];
   return sides === 'right-then-left' ? 'all sets right, then all left' : 'all sets left, then all right';
 }
 
 /** Fingers or positions that are worked through in turn. */
 function positionWords({ positions }: Dose, movement: Pick<Movement, 'positions'>): string | null {
-  const names = positions ?? movement.positions?.map(({ name }) => name) ?? [];
-  if (names.length === 0) return null;
-  return names.length === 1 ? `only ${names.join('')}` : `each: ${names.join(', ')}`;
+  if (positions) return `only ${positions.join(', ')}`;
+  return movement.positions ? `each: ${movement.positions.map(({ name }) => name).join(', ')}` : null;
 }
 
 /** How long repetitions are held, set by set where that differs. */

@@ -94,6 +94,10 @@ describe('fingers and positions are called one by one', () => {
     expect(called(10, 'strength.finger-lifts', 'table', '1x5 tempo5-5 L >')).toEqual(
       ['thumb', 'index', 'middle', 'ring', 'little'].flatMap((finger) => [finger, finger]),
     );
+    const lifts = compile(['strength.finger-lifts', 'table', '1x5 tempo5-5 L >']).events.find(({ stint }) => stint !== null)!;
+    const partAt = (elapsedMs: number) => currentPart(lifts, { ...AT_START, elapsedMs }).part;
+    // Screens compare by identity what they show.
+    expect(partAt(2100)).toBe(partAt(2900));
     const { events } = compile(['isometric.thumb-press', 'gentle', '1x5 3s tempo1-1 L']);
     const labels = events.filter(({ kind }) => kind === 'repetition').map(({ parts }) => parts[0]!.label);
     expect(labels).toEqual(['index: build', 'middle: build', 'ring: build', 'little: build', 'index: build']);

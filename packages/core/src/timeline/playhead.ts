@@ -165,13 +165,24 @@ function partAt(parts: readonly EventPart[], elapsedMs: number, addedMs: number)
   throw new Error('An event has no parts.');
 }
 
+const relabelled = new WeakMap<EventPart, Map<string, EventPart>>();
+
+/** The same part under another label, the same object each time: screens compare what they show by identity. */
+function labelled(part: EventPart, label: string): EventPart {
+  let labels = relabelled.get(part);
+  if (!labels) relabelled.set(part, (labels = new Map()));
+  let found = labels.get(label);
+  if (!found) labels.set(label, (found = { ...part, label }));
+  return found;
+}
+
 /** The one of the calls that a moment of a repetition falls to: they share its time but the pause evenly. */
 function called(calls: readonly string[], parts: readonly EventPart[], elapsedMs: number, now: PartNow): PartNow {
   if (now.part.name === 'pause') return now;
   const eachMs = lengthOf(parts.filter(({ name }) => name !== 'pause')) / calls.length;
   const index = Math.min(calls.length - 1, Math.floor(elapsedMs / eachMs));
   const label = itemAt(calls, index);
-  return { part: { ...now.part, label }, leftMs: Math.max(0, (index + 1) * eachMs - elapsedMs) };
+  return { part: labelled(now.part, label), leftMs: Math.max(0, (index + 1) * eachMs - elapsedMs) };
 }
 
 /**

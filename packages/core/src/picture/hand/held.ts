@@ -245,7 +245,8 @@ function squeezed(making: Making, share: number, digits?: readonly Digit[]): Hel
 const pointingOf = ({ level: { load } }: Making): Pointing => {
   if (load.kind === 'lift') return 'down';
   if (load.kind !== 'weight') return 'ahead';
-  return load.action === 'radial deviation' || load.action === 'ulnar deviation' ? 'down' : 'ahead';
+  // A lever is tipped from a hanging arm; a dumbbell lies in a hand whose forearm rests.
+  return load.action.endsWith('deviation') && load.leverM !== undefined ? 'down' : 'ahead';
 };
 
 /** A hand with what it holds. */

@@ -65,7 +65,7 @@ function Flat({ movement, level, body, side = 'left', moving, withBody = true, c
           animated={moving}
           title=""
           withHand={false}
-          className="h-full w-full border-line p-1 max-sm:border-t sm:border-l"
+          className="h-full w-full border-line p-1 max-sm:hidden sm:border-l"
         />
       )}
     </div>

@@ -19,7 +19,7 @@ export function Stepper({ name, value, limit, step = limit.step, set, unset = fa
   return (
     <div role="group" aria-label={name} className="text-small">
       <span className="block text-ink-soft">{name}</span>
-      <div className="flex items-center border border-ink/45 bg-white">
+      <div className="flex w-fit items-center border border-ink/45 bg-white">
         <IconButton name={`Fewer ${name}`} className="h-[30px] w-7!" disabled={value <= limit.min} onClick={() => set(clamp(value - step))}>
           <Minus size={14} />
         </IconButton>

@@ -9,6 +9,7 @@ import {
   forbidsLoading,
   foundKilograms,
   HAND_WORDS,
+  inNamedPosition,
   type Movement,
   type Timeline,
   type TimelineEvent,
@@ -33,7 +34,10 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
   const called = useOwnName(movement.id) ?? movement.name;
   const part = usePlayhead(({ head }) => currentPart(event, head).part);
   const isAsked = usePlayhead((playhead) => ratingDueNow(run, playhead) !== undefined);
-  const drawn = useMemo(() => withOwnLoad(level, block.dose.load), [level, block.dose.load]);
+  const drawn = useMemo(
+    () => inNamedPosition(withOwnLoad(level, block.dose.load), movement, event.direction),
+    [level, movement, block.dose.load, event.direction],
+  );
   const stint = event.stint === null ? undefined : timeline.stints[event.stint];
   const end = endWords(stint, event, level);
   const foundKg = useFound(run.athleteId, { movement, level }, block.dose);
