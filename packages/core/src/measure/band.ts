@@ -48,14 +48,18 @@ const BAND_HALF = 5;
 export function bandOfPress(
   person: Person,
   { load }: Pick<Level, 'load'>,
-  { effortPercent, holdS }: Pick<Dose, 'effortPercent' | 'holdS'>,
+  { effortPercent, effortToPercent, holdS }: Pick<Dose, 'effortPercent' | 'effortToPercent' | 'holdS'>,
   hand: Hand,
   leverCm: number = USUAL_LEVER_CM,
 ): Band | null {
   if (load.kind !== 'press') return null;
   const { value, unit } = capacityOf(person, load.action, hand);
   const mostN = unit === 'N' ? value : value / momentOf(1, leverCm);
-  return bandOf(mostN, effortPercent ?? load.effortPercent, holdS ?? USUAL_HOLD_S);
+  const from = effortPercent ?? load.effortPercent;
+  const forS = holdS ?? USUAL_HOLD_S;
+  // A range that the dose gives is the band itself.
+  if (effortToPercent !== undefined) return { lowN: (mostN * from) / 100, highN: (mostN * effortToPercent) / 100, forS };
+  return bandOf(mostN, from, forS);
 }
 /** Where nothing says how long. */
 const USUAL_HOLD_S = 5;

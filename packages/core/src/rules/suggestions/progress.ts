@@ -13,6 +13,7 @@ import { hasGrown } from '../doses/asks-more.js';
 import { editWords } from '../fixes/edit-words.js';
 import { isProgression, STEP_OF } from '../progress/level-standing.js';
 import { doseFor } from '../doses/method-dose.js';
+import { grownInRange } from '../progress/in-range.js';
 import { doseNow, levelNow } from '../progress/progressed.js';
 import { unusualInDose } from '../doses/usual-dose.js';
 import type { Suggestion, SuggestionOption } from './suggestion.js';
@@ -90,11 +91,14 @@ function suggestionOf(
 const wordsOf = ({ lookup }: SuggestionScene, changes: readonly Change[]): Sentence =>
   joinSentences(uniqueSentences(changes.map(({ plan, edits }) => editWords(plan.sequence, edits, lookup))), '; ');
 
-/** The next level where both hands have passed, else more of this one; null where nothing grows, or the plan has it already. */
+/** A step inside the dose’s own range or toward its goal; else the next level where both hands have passed, else more of this one; null where nothing grows, or the plan has it already. */
 function progressionOf({ viewOf, cautions }: SuggestionScene, { plan, block, movement, level, standings }: ComingBlock): Edit[] | null {
+  const { method } = viewOf(plan.sequence);
+  const inRange = grownInRange(block.dose, standings, method);
+  if (inRange) return [{ kind: 'change', blockId: block.id, dose: inRange }];
   const now = levelNow(movement, standings);
   if (now && levelIndex(movement.ladder, now) > levelIndex(movement.ladder, level)) {
-    const { method, weaker } = viewOf(plan.sequence);
+    const { weaker } = viewOf(plan.sequence);
     const dose = doseFor(movement, now, method, weaker, cautions);
     return [{ kind: 'change', blockId: block.id, levelId: now.id, dose: { ...dose, sides: block.dose.sides } }];
   }

@@ -6,6 +6,7 @@ import {
   HAND_WORDS,
   itemAt,
   type Level,
+  percentWords,
   resolveBlock,
   type Timeline,
   type TimelineEvent,
@@ -102,7 +103,7 @@ function Held({ run, timeline, event, level, hand, source }: Props & { level: Le
       <BandView band={band} line={readout.line} now={readout.now} isOn={isOn} trouble={readout.trouble} className="h-24" />
       <div className="flex flex-wrap items-baseline gap-x-4 text-small text-ink-soft">
         <span>
-          {percent} % of maximum, {hand} hand
+          {dose.effortPercent === undefined ? `${percent} %` : percentWords(dose)} of maximum, {hand} hand
         </span>
         {kept && kept.lost.length > 0 && <span>last off target: {kept.lost.at(-1)}</span>}
       </div>
