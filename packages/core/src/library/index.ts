@@ -4,6 +4,7 @@ import { METHODS, shippedMethod } from './methods.js';
 import type { OwnName } from './own-names.js';
 import { ASSISTED_STRETCHES } from './assisted-stretches.js';
 import { BEARING_HOLDS } from './bearing-holds.js';
+import { BY_HAND } from './by-hand.js';
 import { EDGE_WORK } from './edge-work.js';
 import { FREE_FINGERS } from './free-fingers.js';
 import { FREE_MOTION } from './free-motion.js';
@@ -13,6 +14,7 @@ import { HANGS } from './hangs.js';
 import { ISOMETRICS } from './isometrics.js';
 import { NEIGHBOURS } from './neighbours.js';
 import { PLANTED_FURTHER } from './planted-further.js';
+import { PLANTED_PRESSES } from './planted-presses.js';
 import { PLANTED_ROCKS } from './planted-rocks.js';
 import { PLANTED_STRENGTH } from './planted-strength.js';
 import { SETTLE } from './settle.js';
@@ -31,6 +33,7 @@ export const LIBRARY: readonly Movement[] = [
   ...PLANTED_ROCKS,
   ...PLANTED_STRENGTH,
   ...PLANTED_FURTHER,
+  ...PLANTED_PRESSES,
   ...BEARING_HOLDS,
   ...ISOMETRICS,
   ...FREE_WEIGHTS,
@@ -38,6 +41,7 @@ export const LIBRARY: readonly Movement[] = [
   ...EDGE_WORK,
   ...HANGS,
   ...NEIGHBOURS,
+  ...BY_HAND,
   ...SETTLE,
 ];
 

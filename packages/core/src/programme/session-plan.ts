@@ -156,11 +156,13 @@ function madeAnew(block: Block, steps: number, percent: number, roundedUpFrom: n
   return dose === block.dose ? block : inAnotherAmount(block, dose);
 }
 
-/** A dose grown by steps of the usual pace, up to what is usual for its kind; what is above that already stays. */
+/** A dose grown by steps of the usual pace, up to its own goal or range, else to what is usual for its kind; what is above that already stays. */
 function grown({ levelId, dose }: Block, steps: number, movement: Movement | undefined): Dose {
   const level = movement && findLevel(movement, levelId);
   const range: UsualRange | undefined = level && USUAL_RANGES[level.dosing];
-  const most = range?.amount[dose.work.kind]?.[1];
+  // A goal over a month is risen toward for a month, however soon it leaves the usual range.
+  const own = Math.max(dose.goal ?? 0, dose.work.upTo ?? 0);
+  const most = own > 0 ? own : range?.amount[dose.work.kind]?.[1];
   if (most === undefined) return dose;
   const by = steps * STEP_OF[UNIT_OF[dose.work.kind]];
   return withAmounts(dose, (now, { open }) => (open === 'form' ? now : Math.max(now, Math.min(most, now + by))));

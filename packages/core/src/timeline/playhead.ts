@@ -170,7 +170,7 @@ const relabelled = new WeakMap<EventPart, Map<string, EventPart>>();
 /** The same part under another label, the same object each time: screens compare what they show by identity. */
 function labelled(part: EventPart, label: string): EventPart {
   let labels = relabelled.get(part);
-  if (!labels) relabelled.set(part, (labels = new Map()));
+  if (!labels) relabelled.set(part, (labels = new Map<string, EventPart>()));
   let found = labels.get(label);
   if (!found) labels.set(label, (found = { ...part, label }));
   return found;

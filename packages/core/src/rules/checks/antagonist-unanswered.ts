@@ -1,4 +1,6 @@
 import { say } from '../../vocabulary/sentence.js';
+import { amountOf, worksOf } from '../../model/dose.js';
+import { timesOf } from '../../model/rounds.js';
 import { must } from '../../vocabulary/lists.js';
 import type { BlockView, SessionView } from '../../effort/session-view.js';
 import { ids, isWork } from './block-views.js';
@@ -30,6 +32,7 @@ function unanswered(view: SessionView, groups: readonly MuscleGroup[], counts: (
     const isAnswered = view.blocks.some(
       (block) =>
         (block.level.loading !== 'unloaded' && groupEffort(view, block.block.id, opposite) >= ANSWERED_PERCENT) ||
+        isLightAnswer(view, block, opposite) ||
         (comesAfter(view, block, first) && stretches(block, group)),
     );
     if (isAnswered) return [];
@@ -38,6 +41,18 @@ function unanswered(view: SessionView, groups: readonly MuscleGroup[], counts: (
     return [{ blockIds: ids(worked), text, fix: adding(view, 'settle', stretch) }];
   });
 }
+/** So many repetitions or seconds of light work against resistance are an answer too. Working value. */
+const LIGHT_ANSWER = { repetitions: 15, time: 30 } as const;
+
+/** Many light repetitions of the opposite, below the effort from which one set counts. */
+function isLightAnswer({ sequence }: SessionView, { block, level, movement }: BlockView, opposite: MuscleGroup): boolean {
+  const { work } = block.dose;
+  if (level.loading !== 'resisted' || !movement.trains.includes(opposite)) return false;
+  if (work.kind !== 'repetitions' && work.kind !== 'time') return false;
+  const total = worksOf(block.dose).reduce((sum, each) => sum + amountOf(each), 0) * timesOf(sequence, block.id);
+  return total >= LIGHT_ANSWER[work.kind];
+}
+
 const STRETCH_OF: Partial<Record<MuscleGroup, readonly string[]>> = {
   'wrist flexors': ['settle.long-flexors'],
   'wrist extensors': ['settle.long-extensors'],

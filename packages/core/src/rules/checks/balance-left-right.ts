@@ -21,6 +21,8 @@ export const balanceLeftRight: Check = {
     const heavier = outOfBand(sides, band);
     if (!heavier) return [];
     const hand = heavier === 'first' ? 'left' : 'right';
+    // More for the weaker hand, and an amount that its coach gave each hand, are meant.
+    if (view.weaker === hand || view.blocks.some(({ block }) => block.dose.rightAmount !== undefined)) return [];
     const all = Math.max(sides.first, sides.second);
     const one = view.blocks.filter(({ block, account }) => block.dose.sides === hand && account[hand].enduranceDose >= WORTH_SHARING * all);
     const text = say`The ${hand} hand does ${heavier === 'first' ? share(sides.first, sides.second) : share(sides.second, sides.first)} of the total work.`;

@@ -10,7 +10,21 @@ import type { Sequence } from '../../model/sequence.js';
 import { checkMutes } from './check-mutes.js';
 import { editsOf } from './finding.js';
 import { CHECKS } from './index.js';
-import { ask, athlete, found, GOOD, instead, type Line, lopsided, person, session, without, write } from './sessions.fixture.js';
+import {
+  ask,
+  athlete,
+  found,
+  GOOD,
+  idsOf,
+  instead,
+  type Line,
+  lopsided,
+  type More,
+  person,
+  session,
+  without,
+  write,
+} from './sessions.fixture.js';
 
 /** What each check is shown: one question in which it must speak. The good sequence is where all of them must be silent. */
 const FIRES: Record<string, SessionQuestion> = {
@@ -54,6 +68,7 @@ const FIRES: Record<string, SessionQuestion> = {
   'effort-ceiling': ask(write(GOOD), { method: METHODS['careful-return'] }),
   'failing-hold': ask(write(instead('bearing.palm-support', ['skill', 'bearing.palm-support', 'plank', '1x600s']))),
   'rest-short': ask(write(instead('isometric.flexion', ['strength', 'isometric.flexion', 'strong', '3x5 @80% 4s rest5 L']))),
+  'sets-without-rest': ask(write(instead('isometric.flexion', ['strength', 'weight.curl', 'light', '3x10 tempo1-2 LR']))),
   'rest-between': ask(
     write([
       ['strength', 'grip.ball-squeeze', 'firm', '2x6 @50% 3s rest90 L'],
@@ -109,11 +124,13 @@ const FIRES: Record<string, SessionQuestion> = {
   'minutes-over': ask(write(GOOD, { budgetMin: 12 })),
   'position-changes': ask(write(standingAndFloor())),
   variety: ask(write(GOOD), {
-    past: [session('2026-06-01'), session('2026-06-05', { movementIds: ['settle.shakes'] })],
+    past: ['2026-06-01', '2026-06-05'].map((day) =>
+      session(day, { movementIds: GOOD.slice(0, Math.ceil(GOOD.length / 3)).map(([, id]) => id) }),
+    ),
   }),
-  'too-often': ask(write(GOOD), {
+  'too-often': ask(write(instead('isometric.flexion', ['strength', 'isometric.flexion', 'strong', '3x5 @80% 6s rest60 L,R'])), {
     method: METHODS['grip-and-iron'],
-    past: [session('2026-06-05'), session('2026-06-07'), session('2026-06-08')],
+    past: ['2026-06-05', '2026-06-07', '2026-06-08'].map((day) => session(day, { doses: { 'left wrist flexors': 0.6 } })),
   }),
   'weekly-growth': ask(write(GOOD), {
     past: ['2026-05-16', '2026-05-23', '2026-05-30'].map((day) => session(day, { doses: { 'left wrist flexors': 0.3 } })),
@@ -196,6 +213,66 @@ describe.each(CHECKS.map((check) => [check.id, check] as const))('%s', (id, chec
 
 /** What only the coach can answer: another day, another routine, fewer sessions. */
 const NO_FIX = ['variety', 'too-often', 'weekly-growth'];
+
+describe('what checks know', () => {
+  const idsIn = (lines: readonly Line[], more: More = {}) => idsOf(ask(write(lines), more));
+
+  test('a cool-down by itself needs no warm-up, and is not judged as a whole', () => {
+    const cool = GOOD.map(([, id, level]): Line => ['settle', id, level]);
+    for (const id of ['prepare-missing', 'direction-unvisited', 'thumb-forgotten', 'little-side-forgotten']) {
+      expect(idsIn(cool)).not.toContain(id);
+    }
+  });
+
+  test('a class by the clock keeps its seconds, whatever the method counts', () => {
+    const timed = GOOD.map(([phase, id, level]): Line => [phase, id, level, '1x30s']).filter(([, id]) => id !== 'settle.long-extensors');
+    expect(idsIn(timed, { method: METHODS['woven-into-practice'] })).not.toContain('method-dosing');
+  });
+
+  test('many short holds that come to a usual dose are usual', () => {
+    const hold = (dose: string) => idsIn([...GOOD, ['skill', 'bearing.palm-support', 'all-fours', dose]]).includes('dose-outside');
+    expect(hold('8x5s rest10')).toBe(false);
+    expect(hold('12x30s rest10')).toBe(true);
+  });
+
+  test('an amount of its own for each hand is meant', () => {
+    const uneven: Line[] = [...GOOD, ['settle', 'stretch.flexors', 'curled', '1x30s R60s']];
+    expect(idsIn(uneven)).not.toContain('side-short');
+    expect(
+      idsIn([...GOOD, ['settle', 'stretch.flexors', 'curled', '1x20s L,R'], ['settle', 'stretch.flexors', 'curled', '1x40s R']]),
+    ).toContain('side-short');
+  });
+
+  test('another routine is no change of the last one, and light work may be daily', () => {
+    const past = [session('2026-06-01'), session('2026-06-05', { movementIds: ['settle.shakes'] })];
+    expect(idsIn(GOOD, { past })).not.toContain('variety');
+    const week = ['2026-06-05', '2026-06-06', '2026-06-07', '2026-06-08'];
+    const light = week.map((day) => session(day, { doses: { 'left wrist flexors': 0.1 } }));
+    expect(idsIn(GOOD, { method: METHODS['grip-and-iron'], past: light })).not.toContain('too-often');
+  });
+
+  test('rounds add up: one set in five rounds is five sets', () => {
+    const lines: Line[] = [...GOOD, ['strength', 'weight.curl', 'light', '1x10 tempo1-2 L,R']];
+    const curl = `b${lines.length}`;
+    const inRounds = (times: number) => {
+      const sequence = write(lines, { rounds: [{ id: 'r', blockIds: [curl], times, restS: 60 }] });
+      return found(ask(sequence)).filter(({ check, blockIds }) => check.id === 'dose-outside' && blockIds.includes(curl));
+    };
+    expect(inRounds(3)).toEqual([]);
+    const [finding] = inRounds(8);
+    expect(sentenceText(finding!.text)).toContain('8 sets in all rounds is above');
+    const mended = applyEdits(write(lines, { rounds: [{ id: 'r', blockIds: [curl], times: 8, restS: 60 }] }), editsOf(finding!.fix!));
+    expect(mended.rounds?.[0]?.times).toBeLessThan(8);
+  });
+
+  test('many light repetitions of the opposite answer what was strengthened', () => {
+    const flexors: Line = ['strength', 'weight.curl', 'heavy', '3x10 tempo1-3 rest60 L,R'];
+    const others = GOOD.filter(([, id]) => !/extens|flex|roller|curl/.test(id));
+    const answers = (dose: string) =>
+      idsIn([...others, flexors, ['strength', 'weight.reverse-curl', 'light', dose]]).includes('antagonist-unanswered');
+    expect(answers('1x15 0.25kg L,R')).toBe(false);
+  });
+});
 
 describe('muting', () => {
   const question = FIRES['fast-motion']!;

@@ -24,6 +24,7 @@ import { stretchBeforeStrength } from './stretch-before-strength.js';
 import { failingHold } from './failing-hold.js';
 import { restBetween } from './rest-between.js';
 import { restShort } from './rest-short.js';
+import { setsWithoutRest } from './sets-without-rest.js';
 import { effortCeiling } from './effort-ceiling.js';
 import { methodDosing } from './method-dosing.js';
 import { fastMotion } from './fast-motion.js';
@@ -79,6 +80,7 @@ export const CHECKS: readonly Check[] = [
   stretchBeforeStrength,
   failingHold,
   restShort,
+  setsWithoutRest,
   restBetween,
   // the method
   effortCeiling,

@@ -4,6 +4,7 @@ import { named } from './choose.js';
 import type { Check } from './finding.js';
 import { inMethodKind } from '../doses/method-dose.js';
 import { UNIT_OF } from '../../vocabulary/work.js';
+import { isTimedClass } from './whole.js';
 
 /** Finds doses counted in another way than the method’s. */
 export const methodDosing: Check = {
@@ -12,11 +13,13 @@ export const methodDosing: Check = {
   severity: 'look',
   why: 'Counting one way through a session keeps attention on the hands.',
   source: 'training method',
-  find: ({ blocks, method }) => {
-    if (method.dosing === 'repetitions') return [];
-    const other = blocks.flatMap((view) => {
-      const dose = inMethodKind(view.block.dose, view.movement, view.level, method);
-      return dose === view.block.dose ? [] : [{ view, dose }];
+  find: (view) => {
+    const { blocks, method } = view;
+    // A class goes by the clock, whatever the method counts.
+    if (method.dosing === 'repetitions' || isTimedClass(view)) return [];
+    const other = blocks.flatMap((seen) => {
+      const dose = inMethodKind(seen.block.dose, seen.movement, seen.level, method);
+      return dose === seen.block.dose ? [] : [{ view: seen, dose }];
     });
     const first = other[0]?.view;
     if (!first) return [];

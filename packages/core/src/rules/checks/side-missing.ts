@@ -19,7 +19,8 @@ export const sideMissing: Check = {
     byMovement(view).flatMap(({ views, workS }): Observation[] => {
       const missing = HANDS.find((hand) => workS[hand] === 0 && workS[otherHand(hand)] > 0);
       const first = firstOf(views);
-      if (!missing || !mayDo(view, first, missing)) return [];
+      // Work of its own for the weaker hand is meant.
+      if (!missing || otherHand(missing) === view.weaker || !mayDo(view, first, missing)) return [];
       const plan = bothWays(first.movement);
       const text = say`${first.movement.name}: leaves out the ${missing} hand.`;
       const fix = plan && changing(`Add the ${missing} hand`, first, { ...first.block.dose, sides: plan });

@@ -22,7 +22,8 @@ export const sideShort: Check = {
   find: (view) =>
     byMovement(view).flatMap(({ views, workS }): Observation[] => {
       const { left, right } = workS;
-      if (left === 0 || right === 0) return [];
+      // An amount of its own for each hand is meant.
+      if (left === 0 || right === 0 || views.some(({ block }) => block.dose.rightAmount !== undefined)) return [];
       const [short, ratio] = left < right ? (['left', right / left] as const) : (['right', left / right] as const);
       // What the weaker hand gets more is counted over all strength work, wherever it is added.
       if (ratio <= SIDE_TOLERANCE || wantsMore(view, otherHand(short))) return [];

@@ -2,8 +2,18 @@ import { amountLimit, amountOf, type Dose, oneSetLess, setCount, setGroupsOf, wi
 import { must } from '../../vocabulary/lists.js';
 import { type DosingKind, type Range, USUAL_RANGES, type UsualRange } from '../../vocabulary/usual-ranges.js';
 
-/** Sentences on what in a dose lies outside its customary range; empty when all is usual. */
-export function unusualInDose(dose: Dose, kind: DosingKind): string[] {
+/** Whether more and shorter sets come to no more than a usual dose does: ten holds of five seconds are as usual as three of fifteen. */
+function spreads(dose: Dose, range: UsualRange): boolean {
+  const amount = range.amount[dose.work.kind];
+  const { sets } = range;
+  if (!amount || !sets || dose.work.kind !== 'time' || dose.then || dose.work.open) return false;
+  const [seconds, count] = [amountOf(dose.work), setCount(dose)];
+  const total = seconds * count;
+  return count > sets[1] && seconds <= amount[1] && total >= amount[0] * sets[0] && total <= amount[1] * sets[1];
+}
+
+/** Sentences on what in a dose lies outside its customary range; empty when all is usual. @param times how often it is done: rounds add up */
+export function unusualInDose(dose: Dose, kind: DosingKind, times = 1): string[] {
   const range: UsualRange = USUAL_RANGES[kind];
   const notes: string[] = [];
   const judge = (value: number | undefined, usual: Range | undefined, unit: string) => {
@@ -12,13 +22,16 @@ export function unusualInDose(dose: Dose, kind: DosingKind): string[] {
     notes.push(`${value} ${unit} is ${where} the usual ${usual[0]}–${usual[1]} ${unit} for ${range.label}.`);
   };
   const { unit } = amountLimit(dose.work.kind);
+  const isSpread = spreads(dose, range);
   const amounts = new Set(
     setGroupsOf(dose).flatMap(({ work }) =>
       work.open === 'form' ? [] : [amountOf(work), ...(work.upTo === undefined ? [] : [work.upTo])],
     ),
   );
-  for (const amount of amounts) judge(amount, range.amount[dose.work.kind], unit);
-  judge(setCount(dose), range.sets, 'sets');
+  if (!isSpread) {
+    for (const amount of amounts) judge(amount, range.amount[dose.work.kind], unit);
+    judge(setCount(dose) * times, range.sets, times > 1 ? 'sets in all rounds' : 'sets');
+  }
   judge(dose.rightAmount, range.amount[dose.work.kind], unit);
   judge(dose.effortPercent, range.effortPercent, '% effort');
   judge(dose.effortToPercent, range.effortPercent, '% effort');

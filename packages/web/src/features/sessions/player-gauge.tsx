@@ -2,6 +2,7 @@ import {
   bandOfPress,
   capital,
   currentPart,
+  type Dose,
   type Hand,
   HAND_WORDS,
   itemAt,
@@ -103,7 +104,7 @@ function Held({ run, timeline, event, level, hand, source }: Props & { level: Le
       <BandView band={band} line={readout.line} now={readout.now} isOn={isOn} trouble={readout.trouble} className="h-24" />
       <div className="flex flex-wrap items-baseline gap-x-4 text-small text-ink-soft">
         <span>
-          {dose.effortPercent === undefined ? `${percent} %` : percentWords(dose)} of maximum, {hand} hand
+          {effortText(dose, percent)} of maximum, {hand} hand
         </span>
         {kept && kept.lost.length > 0 && <span>last off target: {kept.lost.at(-1)}</span>}
       </div>
@@ -115,6 +116,9 @@ function Held({ run, timeline, event, level, hand, source }: Props & { level: Le
     </section>
   );
 }
+
+/** The effort that is shown beside the gauge: the dose’s, as a range where it is one, else the level’s. */
+const effortText = (dose: Dose, percent: number): string => (dose.effortPercent === undefined ? `${percent} %` : percentWords(dose));
 
 const NO_BAND = { lowN: 0, highN: 0, forS: 1 };
 
