@@ -24,7 +24,7 @@ export interface Alternative {
 
 const MOST = 5;
 /** More are tried than are shown: some raise a finding among the others. */
-const TRIED = 30;
+const TRIED = 50;
 
 /** Up to five other movements for a block of a sequence, what loses least first; none raises a finding that was not there. */
 export function alternativesFor(question: ComposeQuestion, sequence: Sequence, blockId: string): Alternative[] {

@@ -311,14 +311,14 @@ export const BY_HAND: readonly Movement[] = [
     ladder: [
       level(
         ['light', 'Half a kilogram', 'To learn the path.'],
-        ['standing', 'handle', 'free', 'resisted'],
+        ['standing', 'handle', 'free', 'unloaded'],
         move(['supination', 'pronation', 'shoulder flexion'], 80, { heldKg: 0.5 }),
         'slow-circles',
         '1x4 tempo4-4 L,R',
       ),
       level(
         ['medium', 'One kilogram', 'Still slow and round.'],
-        ['standing', 'handle', 'free', 'resisted'],
+        ['standing', 'handle', 'free', 'unloaded'],
         move(['supination', 'pronation', 'shoulder flexion'], 80, { heldKg: 1 }),
         'slow-circles',
         '1x4 tempo4-4 L,R',

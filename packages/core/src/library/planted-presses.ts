@@ -66,7 +66,7 @@ export const PLANTED_PRESSES: readonly Movement[] = [
     cues: ['Two big knuckles', 'Straight wrists', 'Body in one line'],
     faults: ['The wrist folds', FORM.shoulders, 'Hips sag'],
     cautions: [BUILD_UP, NO_BREATH_HOLD, SKIN, caution('A folded towel under sore knuckles.', 'arthritis')],
-    trains: ['shoulder girdle', 'elbow muscles', 'wrist extensors', 'wrist flexors'],
+    trains: ['shoulder girdle', 'elbow muscles', 'wrist extensors'],
     ladder: pressUps('fist'),
   }),
   movement({

@@ -12,8 +12,8 @@ const withDose = (dose: string, more: More = {}, rounds?: readonly Round[]) =>
 const harsh = (question: ReturnType<typeof ask>) => found(question).filter(({ check }) => check.id === 'nerve-glide');
 
 describe('glides of a nerve', () => {
-  test('are two movements, done by repetitions alone, and off for whoever feels a tingling', () => {
-    expect(glides.map(({ id }) => id)).toEqual(['glide.nerve-median', 'glide.nerve-ulnar']);
+  test('are three movements, done by repetitions alone, and off for whoever feels a tingling', () => {
+    expect(glides.map(({ id }) => id)).toEqual(['glide.nerve-median', 'glide.nerve-ulnar', 'glide.nerve-radial']);
     for (const { work, cautions } of glides) {
       expect(work).toEqual(['repetitions']);
       expect(cautions.some(({ avoid, concerns }) => avoid && concerns.includes('numbness'))).toBe(true);

@@ -106,6 +106,7 @@ function inclines(view: SessionView, block: BlockView): Edit[][] {
   return sameFamily(view, block)
     .filter(({ level: { load: other } }) => other.kind === 'body' && roughHeightM(other.stance) > roughHeightM(load.stance) + INCLINE_M)
     .filter(({ level: { contact } }) => contact === block.level.contact || RELIEVED_CONTACTS.includes(contact))
+    .filter((choice) => trainsTheSame(choice, block))
     .reverse()
     .map((choice) => instead(block, choice));
 }
@@ -169,11 +170,17 @@ function lighter(dose: Dose, level: Level, movement: Movement): Dose[] {
     .map((kg) => withOwnSet(dose, name, kg));
 }
 
-/** Other movements of the family that train what this one trains, and ask less. */
+/** Other movements of the family that train first of all what this one does, and ask less. */
 function others(view: SessionView, block: BlockView): Edit[][] {
   return sameFamily(view, block)
-    .filter(({ movement }) => movement.trains.some((group) => block.movement.trains.includes(group)))
+    .filter((choice) => trainsTheSame(choice, block))
     .map((choice) => instead(block, choice));
+}
+
+/** Whether it trains first of all what the block does. */
+function trainsTheSame({ movement }: Choice, block: BlockView): boolean {
+  const [main] = block.movement.trains;
+  return main === undefined || movement.trains.includes(main);
 }
 
 interface Choice {
