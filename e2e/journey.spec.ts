@@ -17,7 +17,7 @@ test('by mouse: a sequence is designed for an athlete, led by its timer, and fou
 
   // Compose.
   await page.getByRole('button', { name: 'Add Hand open and close' }).click();
-  await page.getByRole('button', { name: 'Add Wrist flexor stretch' }).click();
+  await page.getByRole('button', { name: 'Add Wrist flexor stretch Assisted stretches', exact: true }).click();
   await page.getByRole('button', { name: /^Add Palm lift “/ }).click();
   const lift = page.getByRole('listitem', { name: /: Palm lift$/ });
   // It comes at the level that he did last, or at the easiest before that is known: from there it is stepped.

@@ -7,7 +7,7 @@ import { compose, isComposed } from './compose.js';
 import { composeFor, solver } from './composing.fixture.js';
 import { composingOf, examined } from './question.js';
 
-const question = composeFor('throwing-hand', 'woven-into-practice');
+const question = composeFor('racket-arm', 'woven-into-practice');
 const composed = compose(question, solver, { better: () => false });
 if (!isComposed(composed)) throw new Error('Nothing was composed.');
 const { sequence } = composed;

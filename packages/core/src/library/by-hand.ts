@@ -217,8 +217,8 @@ export const BY_HAND: readonly Movement[] = [
     work: ['repetitions', 'time'],
     hand: { setting: 'palms together' },
     ladder: [
-      level(['gentle', 'Gentle', 'A third of maximum.'], SEATED, press('wrist flexion'), 'sensitive-isometrics', '1x6 @30% 4s tempo1-1'),
-      level(['medium', 'Medium', 'Half of maximum.'], SEATED, press('wrist flexion'), 'isometrics', '1x6 @50% 5s tempo1-1'),
+      level(['gentle', 'Gentle', 'A third of maximum.'], SEATED, press('wrist flexion'), 'sensitive-isometrics', '1x5 @30% 5s tempo2-2'),
+      level(['medium', 'Medium', 'Two fifths of maximum.'], SEATED, press('wrist flexion'), 'isometrics', '1x8 @40% 5s tempo2-2'),
     ],
   }),
   movement({
