@@ -362,6 +362,7 @@ export {
 export {
   AT_THE_START,
   type EventKind,
+  type EventPart,
   fixedOf,
   milliseconds,
   moveTo,

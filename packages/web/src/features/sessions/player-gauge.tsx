@@ -3,6 +3,7 @@ import {
   capital,
   currentPart,
   type Dose,
+  type EventPart,
   type Hand,
   HAND_WORDS,
   itemAt,
@@ -90,8 +91,7 @@ function Held({ run, timeline, event, level, hand, source }: Props & { level: Le
     device,
     band: band ?? NO_BAND,
     isOn: isOn && band !== null,
-    // On the way out and back the force rises and falls, as it should; where a repetition has no hold it is kept all through.
-    counts: event.kind !== 'repetition' || dose.holdS === undefined || part.name === 'hold',
+    counts: countsIn(event, part),
     onLost: (to) => lost.current.push(`${whereWords(now.current)}, ${to}`),
     // Until the form fails: the hand tells itself when that is.
     onLetGo: () => stint?.open && finishNow(),
@@ -119,6 +119,11 @@ function Held({ run, timeline, event, level, hand, source }: Props & { level: Le
 
 /** The effort that is shown beside the gauge: the dose’s, as a range where it is one, else the level’s. */
 const effortText = (dose: Dose, percent: number): string => (dose.effortPercent === undefined ? `${percent} %` : percentWords(dose));
+
+/** On the way out and back the force rises and falls, as it should; where nothing is held it is kept all through. */
+function countsIn({ beat, parts }: TimelineEvent, { name }: EventPart): boolean {
+  return name === 'hold' || !(beat ?? parts).some((part) => part.name === 'hold');
+}
 
 const NO_BAND = { lowN: 0, highN: 0, forS: 1 };
 
