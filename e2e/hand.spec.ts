@@ -66,8 +66,8 @@ test('the gallery has its pictures with the page; a movement of the studio’s o
   const pictures = page.getByRole('listitem').locator('img');
   const drawn = () => pictures.evaluateAll((all) => all.filter((img) => (img as HTMLImageElement).naturalWidth > 0).length);
   await page.goto('/movements?view=pictures&family=tendon-glides');
-  await expect(pictures).toHaveCount(9);
-  await expect.poll(drawn).toBe(9);
+  await expect(pictures).toHaveCount(10);
+  await expect.poll(drawn).toBe(10);
   await page
     .getByRole('combobox', { name: /Family|families/ })
     .first()

@@ -57,8 +57,8 @@ test('by mouse: a sequence is designed for an athlete, led by its timer, and fou
   await expect(page.getByRole('heading', { name: 'Hand open and close' })).toBeVisible();
   // Ten seconds to get ready and five to be told what comes.
   await pass(page, 15_500);
-  // What repeats is led with its beat, also when it is timed.
-  await expect(page.getByTestId('what-now')).toHaveText(/^(?:open|close)$/);
+  // What repeats is led with its beat, also when it is timed; the quick level, which he may have done last, is too quick to call.
+  await expect(page.getByTestId('what-now')).toHaveText(/^(?:open|close|keep moving)$/);
   await page.getByRole('button', { name: '+10 s' }).click();
   await page.getByRole('button', { name: 'Pause' }).click();
   const standing = await page.getByTestId('remaining').textContent();

@@ -1,18 +1,11 @@
 import type { Movement } from '../model/movement.js';
-import { GROWING_FINGERS } from './shared-cautions.js';
-import { avoid, caution, down, EACH_FINGER, level, move, movement, press, resist, stretch, thumbUp, up } from './writing.js';
+import { GROWING_FINGERS, LOW_FIRST, NO_MAXIMAL } from './shared-cautions.js';
+import { NERVE_GLIDE } from './tendon-glides.js';
+import { caution, down, EACH_FINGER, level, move, movement, press, resist, stretch, thumbUp, up } from './writing.js';
 
 const SEATED = ['seated', 'none', 'free', 'resisted'] as const;
 const ASSISTED = ['seated', 'none', 'free', 'assisted'] as const;
 const ONE_EACH = ['left-then-right', 'right-then-left', 'left', 'right'] as const;
-const LOW_FIRST = caution(
-  'Low effort in the first sessions. Check in again the next morning.',
-  'tendon-pain',
-  'past-sprain',
-  'arthritis',
-  'fluoroquinolones',
-);
-const BREATHE = caution('No maximal effort; keep breathing.', 'blood-pressure', 'pregnancy');
 const NOT_FORCED = caution(
   'Ease, never force: the other hand is stronger than a stretch needs.',
   'numbness',
@@ -73,29 +66,19 @@ export const BY_HAND: readonly Movement[] = [
     ],
   }),
   movement({
+    ...NERVE_GLIDE,
     id: 'glide.nerve-radial',
     name: 'Radial nerve glide',
-    family: 'tendon-glides',
     purpose: 'The nerve on the thumb side of the forearm slides back and forth: gentle movement, never held or pulled.',
-    climbs: 'effort',
     howTo: [
       'Arm at the side, elbow bent, hand loose.',
       'Turn the palm back, close the hand over the thumb and let the wrist bend a little.',
       'Return at once the same way.',
     ],
     cues: ['To the first hint of a pull, never into it', 'Keep moving', 'Shoulder low'],
-    faults: ['Staying at the end', 'Going into the pull', 'Shoulder lifts', 'Racing'],
-    cautions: [
-      avoid('Leave out with numbness or tingling until a doctor or hand therapist has checked it.', 'numbness'),
-      avoid('Not if swelling presses on a nerve.', 'pregnancy'),
-      caution('Stop at the first tingling. If it lasts, see a doctor or hand therapist.', 'past-sprain', 'arthritis', 'hypermobility'),
-    ],
     trains: ['wrist flexors', 'finger flexors', 'pronators'],
     motions: ['wrist flexion', 'pronation', 'finger flexion'],
-    sides: ONE_EACH,
     strokes: ['close', 'return'],
-    work: ['repetitions'],
-    timed: 'bout',
     hand: {
       view: 'thumb side, from above',
       course: [thumbUp('relaxed'), down('fist', { wristExtensionDeg: -35 })],
@@ -175,7 +158,7 @@ export const BY_HAND: readonly Movement[] = [
     ],
     cues: ['Slow all the way', 'Even resistance', 'Keep breathing'],
     faults: ['Giving way at once', 'Held breath', 'The shoulder joins in'],
-    cautions: [LOW_FIRST, BREATHE],
+    cautions: [LOW_FIRST, NO_MAXIMAL],
     trains: ['wrist extensors', 'radial deviators', 'wrist flexors', 'ulnar deviators'],
     motions: ['wrist extension', 'radial deviation', 'wrist flexion', 'ulnar deviation'],
     sides: ONE_EACH,
@@ -208,7 +191,7 @@ export const BY_HAND: readonly Movement[] = [
     ],
     cues: ['Elbows level', 'Heels of the hands too', 'Keep breathing'],
     faults: ['Only the fingers press', 'Held breath', 'The shoulders rise'],
-    cautions: [LOW_FIRST, BREATHE],
+    cautions: [LOW_FIRST, NO_MAXIMAL],
     trains: ['wrist flexors', 'finger flexors', 'shoulder girdle'],
     motions: ['wrist flexion'],
     equipment: ['towel'],
@@ -270,7 +253,7 @@ export const BY_HAND: readonly Movement[] = [
     ],
     cues: ['Fingers only', 'All of it into the fist', 'A clear squeeze'],
     faults: ['The other hand helps', 'The wrist bends'],
-    cautions: [LOW_FIRST, BREATHE],
+    cautions: [LOW_FIRST, NO_MAXIMAL],
     trains: ['finger flexors', 'thumb muscles', 'hand intrinsics'],
     motions: ['finger flexion', 'thumb opposition'],
     sides: ['left-then-right', 'right-then-left', 'together', 'alternating', 'left', 'right'],

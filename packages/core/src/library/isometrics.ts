@@ -2,6 +2,7 @@ import type { Movement } from '../model/movement.js';
 import type { Action } from '../vocabulary/actions.js';
 import type { Motion } from '../vocabulary/motions.js';
 import type { MuscleGroup } from '../vocabulary/muscles.js';
+import { LOW_FIRST, NO_MAXIMAL } from './shared-cautions.js';
 import { FINGERS_IN_TURN, avoid, caution, down, level, movement, press, thumbUp, up } from './writing.js';
 
 /** The four wrist directions share everything but where they push: the ladder raises the effort, then changes the angle. */
@@ -70,14 +71,6 @@ function againstTheOtherHand(
   };
 }
 const FAULTS = ['Held breath', 'Jerking at the start', 'The shoulder joins in'];
-const LOW_FIRST = caution(
-  'Low effort in the first sessions. Check in again the next morning.',
-  'tendon-pain',
-  'past-sprain',
-  'arthritis',
-  'fluoroquinolones',
-);
-const BREATHE = caution('No maximal effort; keep breathing.', 'blood-pressure', 'pregnancy');
 const PREPARED = caution('End-range effort only where your own muscles reach.', 'hypermobility', 'past-sprain');
 const ONE_EACH = {
   sides: ['left-then-right', 'right-then-left', 'left', 'right'] as const,
@@ -171,7 +164,7 @@ export const ISOMETRICS: readonly Movement[] = [
     ],
     cues: ['Into the range', 'Keep breathing'],
     faults: FAULTS,
-    cautions: [LOW_FIRST, BREATHE, PREPARED],
+    cautions: [LOW_FIRST, NO_MAXIMAL, PREPARED],
     trains: ['wrist extensors', 'finger extensors'],
     motions: ['wrist extension'],
     corners: ['fist, wrist extended'],
@@ -215,7 +208,7 @@ export const ISOMETRICS: readonly Movement[] = [
     ],
     cues: ['Into the range', 'Thumb relaxed'],
     faults: FAULTS,
-    cautions: [LOW_FIRST, BREATHE, PREPARED],
+    cautions: [LOW_FIRST, NO_MAXIMAL, PREPARED],
     trains: ['wrist flexors'],
     motions: ['wrist flexion'],
     corners: ['fist, wrist flexed'],
@@ -251,7 +244,7 @@ export const ISOMETRICS: readonly Movement[] = [
     ],
     cues: ['Press pads and knuckles', 'Heel light'],
     faults: ['Leaning with the body', ...FAULTS],
-    cautions: [LOW_FIRST, BREATHE],
+    cautions: [LOW_FIRST, NO_MAXIMAL],
     trains: ['wrist flexors', 'finger flexors'],
     motions: ['wrist flexion'],
     corners: ['open hand, wrist extended'],
@@ -305,7 +298,7 @@ export const ISOMETRICS: readonly Movement[] = [
     howTo: ['Hook the fingers of both hands in front of the chest.', 'Pull apart without moving.'],
     cues: ['All four fingers pull', 'Shoulders low'],
     faults: ['The little fingers slip out', ...FAULTS],
-    cautions: [LOW_FIRST, BREATHE, caution('No maximal finger loading.', 'under-18')],
+    cautions: [LOW_FIRST, NO_MAXIMAL, caution('No maximal finger loading.', 'under-18')],
     trains: ['finger flexors'],
     motions: ['finger flexion'],
     ...ONE_EACH,
@@ -344,7 +337,7 @@ export const ISOMETRICS: readonly Movement[] = [
     howTo: ['Stand an arm’s length from a wall, fists at shoulder height.', 'Press the large knuckles as if to tip the wall up.'],
     cues: ['Straight wrists', 'Breathe'],
     faults: ['The wrist folds', ...FAULTS],
-    cautions: [LOW_FIRST, BREATHE],
+    cautions: [LOW_FIRST, NO_MAXIMAL],
     trains: ['radial deviators', 'wrist extensors'],
     motions: ['radial deviation'],
     ...ONE_EACH,
@@ -381,7 +374,7 @@ export const ISOMETRICS: readonly Movement[] = [
     ],
     cues: ['Even left and right', 'Knuckles stay in touch', 'Breathe'],
     faults: ['One hand pushes the other across', ...FAULTS],
-    cautions: [LOW_FIRST, BREATHE, avoid('Bent wrists press on the nerve: stop at the first tingling.', 'numbness', 'pregnancy')],
+    cautions: [LOW_FIRST, NO_MAXIMAL, avoid('Bent wrists press on the nerve: stop at the first tingling.', 'numbness', 'pregnancy')],
     trains: ['wrist extensors', 'finger extensors'],
     motions: ['wrist extension'],
     corners: ['open hand, wrist flexed'],
@@ -412,7 +405,7 @@ export const ISOMETRICS: readonly Movement[] = [
     ],
     cues: ['Press pads and knuckles', 'A thinner wedge next time'],
     faults: ['Leaning with the body', ...FAULTS],
-    cautions: [LOW_FIRST, BREATHE],
+    cautions: [LOW_FIRST, NO_MAXIMAL],
     trains: ['wrist flexors', 'finger flexors'],
     motions: ['wrist flexion'],
     ...ONE_EACH,
@@ -440,7 +433,7 @@ export const ISOMETRICS: readonly Movement[] = [
     howTo: ['Thumb and one fingertip make a round O.', 'Press them together without moving.', 'The next finger.'],
     cues: ['Round O', 'Both push equally', 'Use the little finger too'],
     faults: ['The tip joint collapses', ...FAULTS],
-    cautions: [LOW_FIRST, BREATHE, caution('No maximal pressing with a sore thumb base.', 'arthritis')],
+    cautions: [LOW_FIRST, NO_MAXIMAL, caution('No maximal pressing with a sore thumb base.', 'arthritis')],
     trains: ['thumb muscles', 'hand intrinsics', 'finger flexors'],
     motions: ['thumb opposition'],
     digits: ['thumb'],

@@ -30,3 +30,13 @@ export const GROWING_FINGERS = caution('No maximal finger loading.', 'under-18')
 export const HOLD_SKIN = caution('Keep split skin off edges and bars.', 'skin-splits');
 /** For hangs and pulls. */
 export const HOLD_TENDON = caution('Stay at a level that feels the same the next morning.', 'tendon-pain', 'fluoroquinolones');
+/** For presses at an effort that is chosen. */
+export const LOW_FIRST = caution(
+  'Low effort in the first sessions. Check in again the next morning.',
+  'tendon-pain',
+  'past-sprain',
+  'arthritis',
+  'fluoroquinolones',
+);
+/** For the same, where pressure must not rise. */
+export const NO_MAXIMAL = caution('No maximal effort; keep breathing.', 'blood-pressure', 'pregnancy');

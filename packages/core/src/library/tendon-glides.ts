@@ -51,7 +51,8 @@ function glide(slug: string, name: string, purpose: string, shape: string, fault
 }
 
 /** What the glides of a nerve have in common: they are moved through, by few repetitions, and never by whoever feels a tingling. */
-const NERVE_GLIDE = {
+/** What the glides of nerves have in common: never held, off with any tingling. */
+export const NERVE_GLIDE = {
   family: 'tendon-glides',
   climbs: 'effort',
   faults: ['Staying at the end', 'Going into the pull', 'Shoulder lifts', 'Racing'],
