@@ -116,7 +116,7 @@ export function possibleOf(view: SessionView, { movement, level, dose, phase }: 
   const workS = { left: block.account.left.workS, right: block.account.right.workS };
   const most = Math.max(workS.left, workS.right);
   if (level.load.kind === 'stretch') for (const group of movement.trains) stretchS[group] = most;
-  const digits = digitsOf(movement);
+  const digits = digitsOf(movement, dose);
   const both = workS.left + workS.right;
   return {
     key: `${movement.id} ${phase} ${dose.sets}`,

@@ -27,7 +27,7 @@ import { doseNow, levelNow } from '../rules/progress/progressed.js';
 import { doseToAdd, lastForm, levelFor } from '../rules/progress/remembered.js';
 import { blockChances } from '../effort/chances.js';
 import { isKnown, peopleWords } from '../effort/doubt.js';
-import { formOf } from '../effort/effort-timeline.js';
+import { formOf } from '../effort/turn-work.js';
 import { type SessionView, viewOf } from '../effort/session-view.js';
 import type { Dose } from '../model/dose.js';
 import type { Level, Movement } from '../model/movement.js';

@@ -1,4 +1,5 @@
-import type { Movement } from '../model/movement.js';
+import type { Dose } from '../model/dose.js';
+import { type Movement, positionsIn } from '../model/movement.js';
 import { PAIR_NAMES, type PairName } from '../vocabulary/actions.js';
 import { type Digit, DIGITS } from '../vocabulary/digits.js';
 import { type Hand, HANDS } from '../vocabulary/hands.js';
@@ -43,6 +44,7 @@ export interface Balance {
 /** Work of a movement in seconds, for shares of digits. */
 export interface DigitWork {
   readonly movement: Movement;
+  readonly dose: Pick<Dose, 'positions'>;
   readonly workS: number;
 }
 
@@ -74,8 +76,11 @@ export function outOfBand({ ratio: value }: Ratio, band: number): 'first' | 'sec
 
 const FINGER_MUSCLES: readonly MuscleGroup[] = ['finger flexors', 'finger extensors', 'hand intrinsics'];
 
-/** Which digits a movement works: those it names, else the fingers and the thumb by the muscles that it trains. */
-export function digitsOf({ digits, trains }: Movement): readonly Digit[] {
+/** Which digits a movement works: those of the positions that are done, those it names, else the fingers and the thumb by the muscles that it trains. */
+export function digitsOf(movement: Movement, dose: Pick<Dose, 'positions'> = {}): readonly Digit[] {
+  const { digits, trains } = movement;
+  const inTurn = positionsIn(movement, dose).flatMap((position) => position.digits ?? []);
+  if (inTurn.length > 0) return DIGITS.filter((digit) => inTurn.includes(digit));
   if (digits) return digits;
   const fingers = trains.some((group) => FINGER_MUSCLES.includes(group));
   const thumb = trains.includes('thumb muscles');
@@ -86,8 +91,8 @@ export function digitsOf({ digits, trains }: Movement): readonly Digit[] {
 function digitShares(work: readonly DigitWork[]): Record<Digit, number> {
   const sums: Record<Digit, number> = { thumb: 0, index: 0, middle: 0, ring: 0, little: 0 };
   let total = 0;
-  for (const { movement, workS } of work) {
-    const digits = digitsOf(movement);
+  for (const { movement, dose, workS } of work) {
+    const digits = digitsOf(movement, dose);
     for (const digit of digits) sums[digit] += workS / digits.length;
     if (digits.length) total += workS;
   }

@@ -109,8 +109,8 @@ describe('balance', () => {
 
   test('shares of digits sum to one, and a thumb movement is the thumb’s alone', () => {
     const { digits } = balanceOf(new Map(), [
-      { movement: shippedMovement('free.thumb-circles')!, workS: 30 },
-      { movement: shippedMovement('grip.ring-little-squeeze')!, workS: 60 },
+      { movement: shippedMovement('free.thumb-circles')!, dose: {}, workS: 30 },
+      { movement: shippedMovement('grip.ring-little-squeeze')!, dose: {}, workS: 60 },
     ]);
     expect(Object.values(digits).reduce((a, b) => a + b)).toBeCloseTo(1, 9);
     expect(digits.thumb).toBeCloseTo(1 / 3, 9);

@@ -2,7 +2,8 @@ import { itemAt } from '../vocabulary/lists.js';
 import { type Balance, balanceOf } from './balance.js';
 import { type Chances, chancesOfGroup } from './chances.js';
 import { type Coverage, coverageOf, type Visit, visitOf } from './coverage.js';
-import { type BlockForm, effortTimeline, type EffortTimeline } from './effort-timeline.js';
+import { effortTimeline, type EffortTimeline } from './effort-timeline.js';
+import type { BlockForm } from './turn-work.js';
 import { fatigueCourses, type GroupCourse } from './fatigue-course.js';
 import { openEnds, type OpenEnds, untilLetGo } from './open-sets.js';
 import { HARD_PERCENT, type PastSession, startStates } from './past.js';
@@ -114,7 +115,11 @@ export function viewOf(question: SessionQuestion, timeline = compileTimeline(que
       visit,
     };
   });
-  const work = blocks.map(({ movement, account: { left, right } }) => ({ movement, workS: left.workS + right.workS }));
+  const work = blocks.map(({ movement, block: { dose }, account: { left, right } }) => ({
+    movement,
+    dose,
+    workS: left.workS + right.workS,
+  }));
   const covered = blocks.map(({ block: { id }, movement, level, demand, visit }) => ({
     id,
     movement,

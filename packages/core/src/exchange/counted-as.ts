@@ -60,7 +60,8 @@ export function withFingers(said: DosePhrases, { positions, calls }: Movement, d
   }
   if (positions) return said;
   const perRound = calls?.each === 'one a repetition' ? calls.names.length : 1;
-  if (perRound > 1 && amount !== null && /^\d+$/.test(amount)) return { ...said, amount: String(perRound * Number(amount)) };
+  const isCounted = amount !== null && /^\d+(?:-\d+)?$/.test(amount);
+  if (perRound > 1 && isCounted) return { ...said, amount: amount.replaceAll(/\d+/g, (count) => String(perRound * Number(count))) };
   if (!calls) dropped.push('each finger');
   return said;
 }

@@ -81,20 +81,19 @@ interface Less {
 
 /** Parts of the shorthand that a fault is about, by its place in the dose. */
 const ABOUT: readonly (readonly [place: string, part: RegExp])[] = [
+  ['/sore', /^sore/],
   ['effort', /^@/],
+  ['/tempo', /^tempo/],
+  ['/pauseS', /^pause/],
+  ['/faster', /^faster/],
+  ['/positions', /^only/],
   ['/load', /kg|lb|edge|handle|pinch|wedge|hands|away/],
   ['', /./],
 ];
 
 /** The dose without what does not suit, the least of it first; null where nothing can be left out. @param pointer of the fault, empty where it is of the whole */
 function without(said: DosePhrases, pointer: string): Less | null {
-  const inOrder = pointer.includes('/sides')
-    ? [lessSides]
-    : pointer.includes('/directions')
-      ? [lessDirections]
-      : pointer.includes('/work')
-        ? []
-        : [lessPart, lessHold, lessSides, lessDirections];
+  const inOrder = LESS_OF.find(([place]) => pointer.includes(place))?.[1] ?? [lessPart, lessHold, lessSides, lessDirections];
   for (const less of inOrder) {
     const found = less(said, pointer);
     if (found) return found;
@@ -113,3 +112,11 @@ const lessSides = (said: DosePhrases): Less | null =>
   said.sides === null ? null : { said: { ...said, sides: null }, part: SIDES_SAID[said.sides] ?? said.sides };
 const lessDirections = (said: DosePhrases): Less | null =>
   said.directions === null ? null : { said: { ...said, directions: null }, part: 'each direction' };
+
+/** What is left out for a fault of a part that stands by itself; of the sets nothing is. */
+const LESS_OF: readonly (readonly [place: string, inOrder: readonly ((said: DosePhrases, pointer: string) => Less | null)[]])[] = [
+  ['/sides', [lessSides]],
+  ['/directions', [lessDirections]],
+  ['/work', []],
+  ['/holdS', [lessHold]],
+];

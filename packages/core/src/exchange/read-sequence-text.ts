@@ -1,18 +1,14 @@
-import { checkSequence } from '../model/check-sequence.js';
 import { printDose } from '../model/dose-shorthand.js';
 import type { Method } from '../model/method.js';
 import { findLevel, USUAL_PHASE } from '../model/movement.js';
-import { type Sequence, SEQUENCE, SEQUENCE_LIMITS, USUAL_PACING } from '../model/sequence.js';
-import { checkMutes } from '../rules/checks/check-mutes.js';
-import { compileTimeline } from '../timeline/compile-timeline.js';
+import { type Sequence, SEQUENCE_LIMITS } from '../model/sequence.js';
 import { same } from '../vocabulary/same.js';
-import { sentence } from '../vocabulary/fault.js';
-import { faultsOf } from '../vocabulary/faults.js';
 import type { Phase } from '../vocabulary/phases.js';
+import { assemble } from './assemble.js';
 import { type BlockInLine, blocksInLine, isBlockLine } from './block-in-line.js';
 import { dosePhrasesIn } from './dose-phrases.js';
 import { type GrowingBlock, placed } from './placed.js';
-import { BY_SETS, countBySets, type GrowingRound } from './rounds-by-sets.js';
+import { GrowingRounds } from './growing-rounds.js';
 import { recapDose } from './recap.js';
 import { HEADS } from './text-heads.js';
 import { type HeadField, phasePrefix, readLine, type TextLine, withoutBonus } from './text-lines.js';
@@ -62,7 +58,6 @@ export interface Reading extends Names {
 
 /** The longest text that is read. */
 export const SEQUENCE_TEXT_LENGTH = 60_000;
-const UNNAMED = 'Sequence without a title';
 
 /**
  * Reads a sequence from plain text, in the order in which it is written: `docs/format.md` has the grammar. Lines are read as people write them, to the letter or
@@ -81,13 +76,12 @@ class TextReader {
   private readonly lineOf = new Map<string, number>();
   /** Blocks that stand under no phase. */
   private readonly unplaced = new Map<string, AtLevel>();
-  private readonly rounds: GrowingRound[] = [];
+  private readonly rounds = new GrowingRounds();
   private readonly interpretations: Interpretation[] = [];
   private readonly faults: TextFault[] = [];
   private readonly understood: UnderstoodLine[] = [];
   private head: Partial<Sequence> = {};
   private phase: Phase | null = null;
-  private isInRound = false;
   private breakS: number | undefined;
   /** Whether the next block follows the one above without a change. */
   private atOnce = false;
@@ -170,7 +164,7 @@ class TextReader {
 
   /** A blank line, the end of the rounds and a new phase all close a round that has begun. */
   private gap(phase: Phase | null): void {
-    if (this.rounds.at(-1)?.blockIds.length) this.closeRound();
+    if (this.rounds.lastHasBlocks) this.closeRound();
     this.groupStart = this.blocks.length;
     if (!phase) return;
     this.phase = phase;
@@ -187,22 +181,16 @@ class TextReader {
     this.faults.push({ line, column, message, nearest, choices });
   }
 
-  /** A rest at the end of a round is the one between its turns. */
   private closeRound(): void {
-    const round = this.rounds.at(-1);
-    if (this.isInRound && round && this.breakS !== undefined) {
-      round.restS = this.breakS;
-      this.breakS = undefined;
-    }
-    this.isInRound = false;
+    if (this.rounds.close(this.breakS)) this.breakS = undefined;
   }
 
   /** What stands above since the last gap is taken in turn, several times. */
   private repeat(times: number, line: number): void {
     const blockIds = this.blocks.slice(this.groupStart).map(({ id }) => id);
-    if (blockIds.length === 0 || this.isInRound) return this.fault(line, 1, 'Put the movements to repeat above this line.');
+    if (blockIds.length === 0 || this.rounds.isOpen) return this.fault(line, 1, 'Put the movements to repeat above this line.');
     this.openRound({ kind: 'rounds', times, restS: 0 }, line);
-    this.rounds.at(-1)?.blockIds.push(...blockIds);
+    this.rounds.add(...blockIds);
     this.closeRound();
   }
 
@@ -214,8 +202,7 @@ class TextReader {
     this.unplaced.delete(last.id);
     if (last.note) this.early.unshift(last.note);
     if (last.breakS !== undefined) this.breakS = last.breakS;
-    const round = this.rounds.at(-1);
-    if (round?.blockIds.at(-1) === last.id) round.blockIds.pop();
+    this.rounds.drop(last.id);
   }
 
   /** All blocks above once more, one set each: explicit blocks, which can be changed like any other. */
@@ -254,20 +241,9 @@ class TextReader {
     else this.head = { ...this.head, ...read };
   }
 
-  private openRound({ times, restS, change }: Extract<TextLine, { kind: 'rounds' }>, line: number): void {
+  private openRound(said: Extract<TextLine, { kind: 'rounds' }>, line: number): void {
     this.closeRound();
-    const id = `round-${this.rounds.length + 1}`;
-    this.lineOf.set(id, line);
-    this.rounds.push({ id, blockIds: [], times: times ?? BY_SETS, restS, ...(change && { change }) });
-    this.isInRound = true;
-  }
-
-  private counted(): void {
-    countBySets(this.rounds, this.blocks);
-    for (const { id, blockIds } of this.rounds) {
-      if (blockIds.length === 0) this.fault(this.lineOf.get(id) ?? 1, 1, 'Put the movements of this round below it, a line each.');
-    }
-    this.rounds.splice(0, this.rounds.length, ...this.rounds.filter(({ blockIds }) => blockIds.length > 0));
+    this.lineOf.set(this.rounds.open(said), line);
   }
 
   private addTo(said: Extract<TextLine, { kind: 'look' | 'note' }>, line: number): void {
@@ -318,7 +294,7 @@ class TextReader {
     this.follow(block);
     this.blocks.push(block);
     this.lineOf.set(id, line);
-    if (this.isInRound) this.rounds.at(-1)?.blockIds.push(id);
+    this.rounds.add(id);
     if (isUsual) this.undosed = { movement, level };
     const wrote = said.name;
     if (!isExact) this.interpretations.push({ line, wrote, took: `${movement.name}, ${level.name}` });
@@ -339,33 +315,15 @@ class TextReader {
     const { faults, interpretations, understood } = this;
     if (!this.hasBegun) this.fault(1, 1, 'The text is empty. Start with a title, then write one movement per line.');
     this.closeRound();
-    this.counted();
-    if (this.blocks.length === 0 && faults.length > 0) return { document: null, interpretations, faults, understood };
-    const blocks = placed(this.blocks, this.rounds, this.unplaced);
-    const draft: Sequence = { title: UNNAMED, purpose: '', budgetMin: 1, pacing: USUAL_PACING, ...this.head, blocks };
-    const document = this.rounds.length > 0 ? { ...draft, rounds: this.rounds } : draft;
-    const lookup = (id: string) => this.reading.shelf.find((movement) => movement.id === id);
-    const shape = faultsOf(SEQUENCE, document);
-    const wrong = shape.length > 0 ? shape : [...checkSequence(document, lookup), ...checkMutes(document)];
-    for (const fault of wrong) this.fault(this.placeOf(fault.pointer, document), 1, sentence(fault));
-    if (wrong.length > 0) return { document: null, interpretations, faults, understood };
-    if (this.head.title === undefined) interpretations.push({ line: 1, wrote: '', took: UNNAMED });
-    if (this.head.budgetMin !== undefined) return { document, interpretations, faults, understood };
-    const minutes = Math.max(1, Math.ceil(compileTimeline(document, lookup).durationMs / 60_000));
-    const budgetMin = Math.min(SEQUENCE_LIMITS.budgetMin.max, minutes);
-    return {
-      document: { ...document, budgetMin },
-      interpretations: [...interpretations, { line: 1, wrote: '', took: `${budgetMin} min, as long as it takes` }],
-      faults,
-      understood,
-    };
-  }
-
-  /** The line that a pointer into the document means. */
-  private placeOf(pointer: string, { blocks, rounds = [] }: Sequence): number {
-    const at = /^\/(blocks|rounds)\/(\d+)/.exec(pointer);
-    const id = (at?.[1] === 'blocks' ? blocks : rounds)[Number(at?.[2])]?.id;
-    return this.lineOf.get(id ?? '') ?? 1;
+    const { rounds, empty } = this.rounds.ended(this.blocks);
+    for (const id of empty) this.fault(this.lineOf.get(id) ?? 1, 1, 'Put the movements of this round below it, a line each.');
+    const nothing = { document: null, interpretations, faults, understood };
+    if (this.blocks.length === 0 && faults.length > 0) return nothing;
+    const assembled = assemble(this.head, placed(this.blocks, rounds, this.unplaced), rounds, this.reading.shelf);
+    for (const { id, message } of assembled.faults) this.fault(this.lineOf.get(id ?? '') ?? 1, 1, message);
+    if (assembled.document === null) return nothing;
+    for (const took of assembled.assumed) interpretations.push({ line: 1, wrote: '', took });
+    return { document: assembled.document, interpretations, faults, understood };
   }
 }
 

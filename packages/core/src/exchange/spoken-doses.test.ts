@@ -30,6 +30,7 @@ describe('doses as coaches give them', () => {
     ['Single finger extension with band, light: 10 per finger', '1x10 L,R'],
     ['Single finger extension with band, light: 8 each, index and ring finger only', '1x8 L,R only:index+ring'],
     ['Thumb press against each finger, gentle: 3 per finger', '1x12 L,R'],
+    ['Thumb press against each finger, gentle: 3-5 per finger', '1x12-20 L,R'],
     ['Isometric wrist extension, medium: first set 5 x 6 s, second set 5 x 8 s', '1x5,1x5(8s) 6s L,R'],
     ['Forearm rotations, elbows at your sides 3 x 20 s, each set 10 % faster', '3x20s faster10%'],
     ['Wrist curl, light 3 x 10, each set half a second faster', '3x10 faster0.5s'],

@@ -192,7 +192,7 @@ export const FREE_WEIGHTS: readonly Movement[] = [
     ...ONE_EACH,
     sides: ['together'],
     strokes: ['wind', 'unwind'],
-    work: ['time'],
+    work: ['time', 'repetitions'],
     timed: 'bout',
     equipment: ['wrist roller'],
     ladder: [
@@ -234,7 +234,7 @@ export const FREE_WEIGHTS: readonly Movement[] = [
     ...ONE_EACH,
     sides: ['together'],
     strokes: ['wind', 'unwind'],
-    work: ['time'],
+    work: ['time', 'repetitions'],
     timed: 'bout',
     equipment: ['wrist roller'],
     ladder: [

@@ -2,7 +2,9 @@ import type { Level, Movement } from '../model/movement.js';
 import { FORM } from '../vocabulary/form-faults.js';
 import type { Contact } from '../vocabulary/contacts.js';
 import { BUILD_UP, GROWING_FINGERS, NO_BREATH_HOLD, NO_END_RANGE, NO_FINGER_LOAD, SKIN, SORE } from './shared-cautions.js';
-import { ALL_DIGITS, body, caution, down, level, movement, practised } from './writing.js';
+import { AROUND_THE_PALM } from './planted-rocks.js';
+import { onFingertips } from './planted-strength.js';
+import { ALL_DIGITS, body, caution, level, movement, practised } from './writing.js';
 
 const FLOOR = 'all fours' as const;
 const PRESSES = {
@@ -189,30 +191,7 @@ export const PLANTED_PRESSES: readonly Movement[] = [
     sides: ['together'],
     work: ['time', 'breaths'],
     positions: [{ name: 'wide' }, { name: 'round' }, { name: 'narrow' }],
-    ladder: [
-      level(
-        ['wall', 'Against a wall', 'Standing.'],
-        ['standing', 'fingertips', 'forward', 'planted'],
-        body('wallLean', { distanceM: 0.68, hipAngleDeg: 175 }),
-        'planted-strength',
-        '1x15s',
-        ['wall'],
-      ),
-      level(
-        ['hips-back', 'Hips back', 'A fifth of body weight on both hands.'],
-        [FLOOR, 'fingertips', 'forward', 'planted'],
-        body('hipsBack', { hipAngleDeg: 108 }),
-        'planted-strength',
-        '1x15s',
-      ),
-      level(
-        ['all-fours', 'All fours', 'Hips over knees.'],
-        [FLOOR, 'fingertips', 'forward', 'planted'],
-        body('allFours', { hipAngleDeg: 125 }),
-        'planted-strength',
-        '1x15s',
-      ),
-    ],
+    ladder: onFingertips('1x15s', '1x15s', '1x15s'),
   }),
   movement({
     id: 'rock.inward-circles',
@@ -232,16 +211,7 @@ export const PLANTED_PRESSES: readonly Movement[] = [
     strokes: ['half', 'round'],
     work: ['repetitions', 'time'],
     timed: 'bout',
-    hand: {
-      view: 'thumb side, from above',
-      round: true,
-      course: [
-        down('spread', { wristExtensionDeg: 9 }),
-        down('spread', { wristRadialDeg: 20 }),
-        down('spread', { wristExtensionDeg: -14 }),
-        down('spread', { wristRadialDeg: -20 }),
-      ],
-    },
+    hand: AROUND_THE_PALM,
     ladder: [
       level(
         ['hips-back', 'Hips back', 'A light share.'],

@@ -1,3 +1,4 @@
+import type { HandPictureSpec } from '../model/hand-picture.js';
 import type { Movement } from '../model/movement.js';
 import { FORM } from '../vocabulary/form-faults.js';
 import { BUILD_UP, NO_END_RANGE, NO_LOADED_FLEXION, SKIN, SORE } from './shared-cautions.js';
@@ -24,6 +25,18 @@ const ON_MAT = {
 };
 const FLOOR = 'all fours' as const;
 const ONE_SIDE = { ...ON_MAT, sides: ['left-then-right', 'right-then-left', 'left', 'right'] as const };
+
+/** A planted palm that is circled over: its rim takes the weight in turn. */
+export const AROUND_THE_PALM: HandPictureSpec = {
+  view: 'thumb side, from above',
+  round: true,
+  course: [
+    down('spread', { wristExtensionDeg: 9 }),
+    down('spread', { wristRadialDeg: 20 }),
+    down('spread', { wristExtensionDeg: -14 }),
+    down('spread', { wristRadialDeg: -20 }),
+  ],
+};
 
 /** The family of rocking over planted hands, in teaching order. */
 export const PLANTED_ROCKS: readonly Movement[] = [
@@ -149,16 +162,7 @@ export const PLANTED_ROCKS: readonly Movement[] = [
     timed: 'bout',
     climbs: 'hand load',
     corners: ['open hand, wrist extended'],
-    hand: {
-      view: 'thumb side, from above',
-      round: true,
-      course: [
-        down('spread', { wristExtensionDeg: 9 }),
-        down('spread', { wristRadialDeg: 20 }),
-        down('spread', { wristExtensionDeg: -14 }),
-        down('spread', { wristRadialDeg: -20 }),
-      ],
-    },
+    hand: AROUND_THE_PALM,
     ladder: [
       level(
         ['table', 'Hands on a table', 'Small circles, standing.'],

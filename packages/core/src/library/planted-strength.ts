@@ -1,4 +1,4 @@
-import type { Movement } from '../model/movement.js';
+import type { Level, Movement } from '../model/movement.js';
 import { FORM } from '../vocabulary/form-faults.js';
 import {
   BUILD_UP,
@@ -25,6 +25,32 @@ const ON_MAT = {
   work: ['repetitions', 'time'] as const,
 };
 const FLOOR = 'all fours' as const;
+
+/** A dome on all pads, from a wall to all fours, with the dose of each. */
+export const onFingertips = (wall: string, hipsBack: string, allFours: string): readonly [Level, ...Level[]] => [
+  level(
+    ['wall', 'Against a wall', 'Standing.'],
+    ['standing', 'fingertips', 'forward', 'planted'],
+    body('wallLean', { distanceM: 0.68, hipAngleDeg: 175 }),
+    'planted-strength',
+    wall,
+    ['wall'],
+  ),
+  level(
+    ['hips-back', 'Hips back', 'A fifth of body weight on both hands.'],
+    [FLOOR, 'fingertips', 'forward', 'planted'],
+    body('hipsBack', { hipAngleDeg: 108 }),
+    'planted-strength',
+    hipsBack,
+  ),
+  level(
+    ['all-fours', 'All fours', 'Hips over knees.'],
+    [FLOOR, 'fingertips', 'forward', 'planted'],
+    body('allFours', { hipAngleDeg: 125 }),
+    'planted-strength',
+    allFours,
+  ),
+];
 
 /** The family of strength over planted hands, in teaching order. */
 export const PLANTED_STRENGTH: readonly Movement[] = [
@@ -604,30 +630,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     ...ON_MAT,
     sides: ['together'],
     work: ['time', 'breaths'],
-    ladder: [
-      level(
-        ['wall', 'Against a wall', 'Standing.'],
-        ['standing', 'fingertips', 'forward', 'planted'],
-        body('wallLean', { distanceM: 0.68, hipAngleDeg: 175 }),
-        'planted-strength',
-        '2x15s rest20',
-        ['wall'],
-      ),
-      level(
-        ['hips-back', 'Hips back', 'A fifth of body weight on both hands.'],
-        [FLOOR, 'fingertips', 'forward', 'planted'],
-        body('hipsBack', { hipAngleDeg: 108 }),
-        'planted-strength',
-        '2x15s rest30',
-      ),
-      level(
-        ['all-fours', 'All fours', 'Hips over knees.'],
-        [FLOOR, 'fingertips', 'forward', 'planted'],
-        body('allFours', { hipAngleDeg: 125 }),
-        'planted-strength',
-        '2x15s rest40',
-      ),
-    ],
+    ladder: onFingertips('2x15s rest20', '2x15s rest30', '2x15s rest40'),
   }),
   movement({
     id: 'strength.fist-steady',

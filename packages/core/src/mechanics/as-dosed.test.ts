@@ -47,6 +47,8 @@ describe('a weight that an effort finds', () => {
     const dose = parseDose('2x10 @50% L,R');
     const kept = withFoundLoad(MAN, curl.movement, curl.level, dose);
     expect(printDose(kept)).toBe(`2x10 ${foundKilograms(MAN, {}, curl.level, dose)}kg L,R`);
+    const inRange = withFoundLoad(MAN, curl.movement, curl.level, parseDose('2x10 @50-60% sore@30% L,R'));
+    expect(printDose(inRange)).toBe(printDose(kept));
     const block = (id: string) => ({
       id,
       phase: 'strength' as const,

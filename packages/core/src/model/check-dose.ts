@@ -50,23 +50,29 @@ function faultsOfPace({ work, holdS, pauseS, tempo, faster, sides }: Partial<Dos
   return faults;
 }
 
-/** A range and a goal lie above what is done today. */
+/** A range and a goal lie above what is done today, an effort for sore days below. */
 function faultsOfRanges({ effortPercent, effortToPercent, sore, goal, work }: Partial<Dose>): Fault[] {
-  const faults: Fault[] = [];
-  const efforts = [
-    ['', effortPercent, effortToPercent],
-    ['/sore', sore?.effortPercent, sore?.effortToPercent],
-  ] as const;
-  for (const [at, from, to] of efforts) {
-    if (to === undefined) continue;
-    const pointer = `${at}/effortToPercent`;
-    if (from === undefined) faults.push({ pointer, message: 'A range of effort needs its lower end, for example @30-40%.' });
-    else if (to <= from) faults.push({ pointer, message: `The effort goes from ${from} to ${to} %. Put the lower number first.` });
+  const faults = [
+    ...faultsOfEffortRange('', effortPercent, effortToPercent),
+    ...faultsOfEffortRange('/sore', sore?.effortPercent, sore?.effortToPercent),
+  ];
+  const usual = effortToPercent ?? effortPercent;
+  const ofSore = sore?.effortToPercent ?? sore?.effortPercent;
+  if (usual !== undefined && ofSore !== undefined && ofSore > usual) {
+    faults.push({ pointer: '/sore', message: `The effort on sore days, ${ofSore} %, must not be more than the usual ${usual} %.` });
   }
   if (goal !== undefined && work && goal > amountLimit(work.kind).max) {
     faults.push({ pointer: '/goal', message: `The goal can be at most ${amountLimit(work.kind).max} ${UNIT_OF[work.kind]}.` });
   }
   return faults;
+}
+
+function faultsOfEffortRange(at: string, from: number | undefined, to: number | undefined): Fault[] {
+  if (to === undefined) return [];
+  const pointer = `${at}/effortToPercent`;
+  if (from === undefined) return [{ pointer, message: 'A range of effort needs its lower end, for example @30-40%.' }];
+  if (to > from) return [];
+  return [{ pointer, message: `The effort goes from ${from} to ${to} %. Put the lower number first.` }];
 }
 
 /** One hand's own amount is bounded as the other's. Where hands work together it isn’t read. */

@@ -299,3 +299,10 @@ test('pounds are read as kilograms, whatever the coach reads them in', () => {
   expect(parseDose(printDose(parseDose('2x10 band5lb')))).toEqual(parseDose('2x10 band5lb'));
   expect(() => parseDose('3x8 900lb')).toThrow(/0–200 kg/);
 });
+
+test('a sore day asks for no more than any other', () => {
+  expect(checkDose({ ...parseDose('3x8 @30-40% L,R'), sore: { effortPercent: 30, effortToPercent: 50 } })[0]).toMatchObject({
+    pointer: '/sore',
+  });
+  expect(checkDose(parseDose('3x8 @30-40% sore@20-35% L,R'))).toEqual([]);
+});

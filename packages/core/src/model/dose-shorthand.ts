@@ -7,7 +7,7 @@ import { amountOf, type Dose, type OwnLoad, withAmount } from './dose.js';
 import { type DoseDefaults, PLAIN, readPart, type Slot, unreadable } from './dose-part-words.js';
 import { type Part, partsIn } from './dose-parts.js';
 import { readSets } from './dose-sets.js';
-import { isKilograms, withoutKilograms } from './effort-or-load.js';
+import { isKilograms, withoutEffort, withoutKilograms } from './effort-or-load.js';
 import { printDose } from './print-dose.js';
 import { ShorthandError } from './shorthand-error.js';
 import { hasHandsInTurn } from './work.js';
@@ -82,20 +82,26 @@ export function retypeDose(text: string, before: Dose, defaults: DoseDefaults = 
 /** What of the former dose stays beside what was typed: all but the sets, and what they have no place for. */
 function keptOf(before: Dose, said: Said, { sides }: DoseDefaults): Omit<Dose, 'work' | 'sets'> {
   const { work: _work, sets: _sets, then: _then, load: _load, rightAmount: _right, goal, ...plain } = before;
-  const { holdS, pauseS, tempo, faster, effortPercent, effortToPercent, oneHandFirst, ...rest } = plain;
+  const { holdS, pauseS, tempo, faster, oneHandFirst, ...rest } = withoutEffort(plain);
   const { work } = said;
   // A hold, a pause and a pace belong to what repeats: counted in another way, there is nothing to hold or to pace.
   const isPaced = work.kind === 'repetitions' || (work.kind === 'time' && before.work.kind === 'time');
-  const keepsEffort = said.effortPercent === undefined && !namesKilograms(said.load);
   const keepsGoal = work.kind === before.work.kind && (goal ?? 0) > amountOf(work);
   return {
     ...rest,
     ...(rest.sides === 'alternating' && work.kind !== 'repetitions' && { sides }),
     ...(said.sides === undefined && defined({ oneHandFirst })),
     ...(keepsGoal && defined({ goal })),
-    ...(keepsEffort && defined({ effortPercent, effortToPercent })),
+    ...effortKept(before, said),
     ...(isPaced && defined({ holdS, pauseS, tempo, faster })),
   };
+}
+
+/** The effort that stays: none beside kilograms, and beside one that is typed that of sore days where it is the lesser. */
+function effortKept({ effortPercent, effortToPercent, sore }: Dose, said: Said): Partial<Dose> {
+  if (namesKilograms(said.load)) return {};
+  if (said.effortPercent === undefined) return defined({ effortPercent, effortToPercent, sore });
+  return sore && sore.effortPercent < said.effortPercent ? { sore } : {};
 }
 
 /** An amount of its own for one hand says that hands work one after the other, where nothing else is said of them. */

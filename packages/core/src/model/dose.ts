@@ -28,8 +28,8 @@ export const DOSE_LIMITS = {
 export const MOST_SET_GROUPS = 6;
 /** How many positions a movement may be worked through in, and how long their names may be. */
 export const MOST_POSITIONS = 6;
-/** Longest name of a position. */
-export const MOST_POSITION_LETTERS = 24;
+/** Longest name of a position: with a direction behind it, it fits where the records keep directions. */
+export const MOST_POSITION_LETTERS = 18;
 
 const TEMPO = record(
   { outS: bounded(DOSE_LIMITS.tempoS, 'Tempo out'), backS: bounded(DOSE_LIMITS.tempoS, 'Tempo back') },
@@ -133,20 +133,21 @@ export const setGroupsOf = ({ sets, work, then = [] }: Dose): readonly SetGroup[
 
 /** The seconds that each repetition of a set is held; undefined where it is not. @param set 1-based */
 export function holdOfSet(dose: Dose, set: number): number | undefined {
-  let last = 0;
-  for (const { sets, holdS } of dose.then ?? []) {
-    if (last === 0) last = dose.sets;
-    if (set > last && set <= last + sets) return holdS ?? dose.holdS;
-    last += sets;
-  }
-  return dose.holdS;
+  const holds = setGroupsOf(dose).flatMap(({ sets, holdS }) => Array.from({ length: sets }, () => holdS));
+  return holds[set - 1] ?? dose.holdS;
 }
 
 /** A dose with these groups of sets in the place of its own. Only sets that are all alike have an amount for each hand. */
 export function withSetGroups(dose: Dose, [first, ...then]: readonly [SetGroup, ...SetGroup[]]): Dose {
   const { then: _then, rightAmount, ...rest } = dose;
   if (then.length > 0) return { ...rest, ...first, then };
-  return { ...rest, ...first, ...(rightAmount !== undefined && { rightAmount }) };
+  if (rightAmount === undefined) return { ...rest, ...first };
+  const { min, max } = amountLimit(first.work.kind);
+  // The other hand keeps its share: less for the left is less for the right. What was in fives stays in fives, never above the share.
+  const now = amountOf(first.work);
+  const step = first.work.kind === 'time' && now % 5 === 0 && rightAmount % 5 === 0 ? 5 : 1;
+  const right = Math.floor((rightAmount * now) / amountOf(dose.work) / step) * step;
+  return { ...rest, ...first, rightAmount: Math.min(max, Math.max(min, right)) };
 }
 
 /** A dose with the amount of every set replaced, within the limits of its kind. */
@@ -157,9 +158,7 @@ export function withAmounts(dose: Dose, amount: (now: number, work: Work) => num
     const { work } = group;
     return { ...group, work: withAmount(work, within(amount(amountOf(work), work))) };
   });
-  const changed = withSetGroups(dose, [first as SetGroup, ...more]);
-  const { rightAmount } = dose;
-  return rightAmount === undefined ? changed : { ...changed, rightAmount: within(amount(rightAmount, withAmount(dose.work, rightAmount))) };
+  return withSetGroups(dose, [first as SetGroup, ...more]);
 }
 
 /** The work of each set, in order. @example worksOf(parseDose('2x10,1xmax')).map(amountOf) → [10, 10, 20] */

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { shippedMovement } from '../library/index.js';
-import { oneSetLess } from './dose.js';
+import { oneSetLess, withAmounts } from './dose.js';
 import { parseDose, printDose } from './dose-shorthand.js';
-import { withEffortSet, withOwnSet } from './effort-or-load.js';
+import { atEffort, withEffortSet, withOwnSet } from './effort-or-load.js';
 import { thingsAfterBreak, thingsFor } from './to-fetch.js';
 import { type Block, type Sequence, USUAL_PACING } from './sequence.js';
 
@@ -15,6 +15,7 @@ describe('an effort and the weight that it would find', () => {
     ['2x8 5kg L,R', 'massKg', null, '2x8 L,R'],
     ['2x8 @40% L,R', 'handleMm', 50, '2x8 @40% handle50 L,R'],
     ['2x8 @40% edge20 L,R', 'edgeMm', null, '2x8 @40% L,R'],
+    ['2x8 @40-50% sore@20% L,R', 'massKg', 5, '2x8 5kg L,R'],
     ['2x8 5kg edge20 L,R', 'springKg', 12, '2x8 5kg spring12kg edge20 L,R'],
   ])('%s with %s at %s is %s', (from, name, value, to) => {
     expect(printDose(withOwnSet(parseDose(from), name, value))).toBe(to);
@@ -24,6 +25,29 @@ describe('an effort and the weight that it would find', () => {
     expect(printDose(withEffortSet(parseDose('2x8 5kg edge20 L,R'), curl, 40))).toBe('2x8 @40% edge20 L,R');
     expect(printDose(withEffortSet(parseDose('2x8 5kg L,R'), press, 40))).toBe('2x8 @40% 5kg L,R');
     expect(printDose(withEffortSet(parseDose('2x8 @40% edge20 L,R'), curl, null))).toBe('2x8 edge20 L,R');
+  });
+});
+
+describe('another effort', () => {
+  test.each([
+    ['2x8 @40-50% sore@20% L,R', 45, '2x8 @45-50% sore@20% L,R'],
+    ['2x8 @40-50% sore@20% L,R', 30, '2x8 @30% sore@20% L,R'],
+    ['2x8 @40-50% sore@20% L,R', 60, '2x8 @60% sore@20% L,R'],
+    ['2x8 @40-50% sore@20% L,R', 20, '2x8 @20% L,R'],
+    ['2x8 @40-50% sore@20-35% L,R', 30, '2x8 @30% sore@20% L,R'],
+  ])('of %s at %s %% is %s: nothing above it is asked for', (from, percent, to) => {
+    expect(printDose(atEffort(parseDose(from), percent))).toBe(to);
+  });
+});
+
+describe('the amount of each hand', () => {
+  test.each([
+    ['1x30s R45s L,R', 20, '1x20s R30s L,R'],
+    ['1x30s R45s L,R', 35, '1x35s R50s L,R'],
+    ['1x8 R12 L,R', 7, '1x7 R10 L,R'],
+    ['1x30s R45s L,R', 1500, '1x1500s R1800s L,R'],
+  ])('of %s at %s is %s', (from, amount, to) => {
+    expect(printDose(withAmounts(parseDose(from), () => amount))).toBe(to);
   });
 });
 

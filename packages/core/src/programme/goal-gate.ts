@@ -1,5 +1,5 @@
 import { countsFor, type TrainingGoal, type Want } from '../compose/goal.js';
-import { formOf } from '../effort/effort-timeline.js';
+import { formOf } from '../effort/turn-work.js';
 import type { Person } from '../mechanics/capacity.js';
 import type { Level, Movement } from '../model/movement.js';
 import { isSome } from '../vocabulary/lists.js';

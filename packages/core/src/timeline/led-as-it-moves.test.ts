@@ -79,6 +79,11 @@ describe('what repeats is led with its beat also when it is timed', () => {
 });
 
 describe('fingers and positions are called one by one', () => {
+  test('a rope is wound and unwound turn by turn', () => {
+    const labels = called(30, 'weight.roller-up', shippedMovement('weight.roller-up')!.ladder[0].id, '1x30s');
+    expect([labels[0], labels[29]]).toEqual(['wind', 'unwind']);
+  });
+
   test('raises go through three positions, each with the whole amount', () => {
     const raises = stints(['weight.raises-three', 'light', '1x10 L']);
     expect(raises.map(({ direction, plannedAmount }) => [direction, plannedAmount])).toEqual([

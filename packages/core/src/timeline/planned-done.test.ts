@@ -1,35 +1,23 @@
 import { describe, expect, test } from '@jest/globals';
 import { shippedMovement } from '../library/index.js';
 import { parseDose } from '../model/dose-shorthand.js';
-import { USUAL_PACING } from '../model/sequence.js';
+import { type Block, USUAL_PACING } from '../model/sequence.js';
 import { type CountedSet, standingSets } from '../model/session.js';
 import { compileTimeline } from './compile-timeline.js';
 import { completion, plannedAgainstDone, totals } from './planned-done.js';
 
-const timeline = compileTimeline(
-  {
-    title: 'test',
-    purpose: '',
-    budgetMin: 10,
-    pacing: USUAL_PACING,
-    blocks: [
-      {
-        id: 'squeeze',
-        phase: 'load',
-        movementId: 'grip.ball-squeeze',
-        levelId: 'soft',
-        dose: parseDose('2x8 tempo1-1 L,R'),
-      },
-      {
-        id: 'wave',
-        phase: 'settle',
-        movementId: 'free.bending-waves',
-        levelId: 'arms-side',
-        dose: parseDose('1x4 tempo1-1 L/R'),
-      },
-    ],
-  },
-  shippedMovement,
+type Planned = Pick<Block, 'id' | 'movementId' | 'levelId' | 'bonus'> & { readonly dose: string };
+const compile = (...blocks: Planned[]) =>
+  compileTimeline(
+    {
+      ...{ title: 'test', purpose: '', budgetMin: 10, pacing: USUAL_PACING },
+      blocks: blocks.map((block) => ({ ...block, phase: 'load', dose: parseDose(block.dose) })),
+    },
+    shippedMovement,
+  );
+const timeline = compile(
+  { id: 'squeeze', movementId: 'grip.ball-squeeze', levelId: 'soft', dose: '2x8 tempo1-1 L,R' },
+  { id: 'wave', movementId: 'free.bending-waves', levelId: 'arms-side', dose: '1x4 tempo1-1 L/R' },
 );
 const done = (id: string, set: number, side: CountedSet['side'], doneAmount: number, more: Partial<CountedSet> = {}): CountedSet => ({
   id,
@@ -89,6 +77,25 @@ describe('planned against done', () => {
   test('sets that the plan does not know are kept at the end', () => {
     const rows = plannedAgainstDone(timeline, [done('a', 3, 'left', 5)]);
     expect(rows.at(-1)).toMatchObject({ set: 3, doneAmount: 5 });
+  });
+
+  test('a row from before a movement was counted in each position stands for all of its positions', () => {
+    const raises = compile({ id: 'raise', movementId: 'weight.raises-three', levelId: 'light', dose: '1x8 tempo1-1 L' });
+    const rows = plannedAgainstDone(raises, [done('a', 1, 'left', 6, { blockId: 'raise' })]);
+    expect(rows.map(({ direction, doneAmount }) => [direction, doneAmount])).toEqual(
+      [...new Set(raises.stints.map(({ direction }) => direction))].map((direction) => [direction, 6]),
+    );
+    expect(rows.length).toBeGreaterThan(1);
+    expect(completion(rows)).toBeCloseTo(6 / 8, 12);
+  });
+
+  test('a bonus that was left out is not missing; one that was done counts', () => {
+    const squeeze = { movementId: 'grip.ball-squeeze', levelId: 'soft', dose: '1x8 tempo1-1 L,R' };
+    const withBonus = compile({ id: 'squeeze', ...squeeze }, { id: 'more', ...squeeze, bonus: true });
+    const squeezed = [done('a', 1, 'left', 8), done('b', 1, 'right', 8)];
+    expect(completion(plannedAgainstDone(withBonus, squeezed))).toBe(1);
+    const half = [...squeezed, done('c', 1, 'left', 4, { blockId: 'more' })];
+    expect(completion(plannedAgainstDone(withBonus, half))).toBeCloseTo(2.5 / 3, 12);
   });
 
   test('an empty plan is not a division by zero', () => {

@@ -17,6 +17,8 @@ export interface PlannedDoneRow {
   readonly doneAmount: number | null;
   /** What was to end an open set; null where the amount was fixed. */
   readonly open: OpenEnd | null;
+  /** Whether it was to be done only where time is left. */
+  readonly bonus?: true;
 }
 
 /** A piece of work as one word: block, round, set, hand and direction. */
@@ -25,7 +27,7 @@ export const pieceKey = (row: Pick<CountedSet, 'blockId' | 'round' | 'set' | 'si
 
 /**
  * Lays what was done against the compiled plan. Work that was done twice (after going back) keeps the larger share: the
- * The position of a session on its timeline. Plain data: it is stored as it is, so that a reload goes on from here.
+ * plan asked for it once. Work that was eased to another kind is counted in its own unit. Work that the plan does not know (an
  * easier level taken on the spot keeps its block) is not lost: it follows at the end with a planned amount of its own.
  */
 export function plannedAgainstDone(timeline: Timeline, sets: readonly CountedSet[]): PlannedDoneRow[] {
@@ -34,20 +36,25 @@ export function plannedAgainstDone(timeline: Timeline, sets: readonly CountedSet
     const before = done.get(pieceKey(set));
     if (!before || shareOf(before) < shareOf(set)) done.set(pieceKey(set), set);
   }
+  const undivided = new Map([...done].filter(([, { direction }]) => direction === null));
   const rows: PlannedDoneRow[] = [];
   for (const stint of timeline.stints) {
     const sides: WorkingSide[] = stint.alternating ? ['left', 'right'] : [stint.side];
     for (const side of sides) {
-      const { blockId, round, set, direction, unit, plannedAmount, open } = stint;
+      const { blockId, round, set, direction, unit, plannedAmount, open, bonus } = stint;
       const key = pieceKey({ blockId, round, set, side, direction });
-      const was = done.get(key);
+      const whole = pieceKey({ blockId, round, set, side, direction: null });
+      // Before a movement was counted in each position, one row stood for all of them.
+      const was = done.get(key) ?? undivided.get(whole);
       const planned = was && was.unit !== unit ? was : { unit, plannedAmount };
       rows.push({
         ...{ blockId, round, set, side, direction, open },
+        ...(bonus && { bonus }),
         ...{ unit: planned.unit, plannedAmount: planned.plannedAmount },
         doneAmount: was?.doneAmount ?? null,
       });
       done.delete(key);
+      done.delete(whole);
     }
   }
   return [...rows, ...[...done.values()].map((set) => ({ ...set, round: set.round ?? 1, open: null }))];
@@ -70,10 +77,11 @@ export function totals(rows: readonly PlannedDoneRow[]): PlannedDoneTotals {
   return { plannedAmount, doneAmount, ratio: plannedAmount ? doneAmount / plannedAmount : 0 };
 }
 
-/** Share of the plan that was done, each planned piece counting the same and at most fully, 0–1. An open set that was done at all is done. */
+/** Share of the plan that was done, each planned piece counting the same and at most fully, 0–1. An open set that was done at all is done; a bonus that was left out is none missing. */
 export function completion(rows: readonly PlannedDoneRow[]): number {
-  if (!rows.length) return 0;
-  return rows.reduce((sum, row) => sum + shareDone(row), 0) / rows.length;
+  const due = rows.filter(({ bonus, doneAmount }) => !bonus || doneAmount !== null);
+  if (!due.length) return 0;
+  return due.reduce((sum, row) => sum + shareDone(row), 0) / due.length;
 }
 
 function shareDone({ doneAmount, plannedAmount, open }: PlannedDoneRow): number {

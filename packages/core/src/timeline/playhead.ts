@@ -2,7 +2,7 @@ import type { EventPart, Stint, Timeline, TimelineEvent } from './timeline.js';
 import { itemAt } from '../vocabulary/lists.js';
 import type { WorkingSide } from '../vocabulary/hands.js';
 
-/** What is done of a stint when the clock is at `head`: finished repetitions or breaths, whole seconds, or metres by the pace of a walk. */
+/** The position of a session on its timeline. Plain data: it is stored as it is, so that a reload goes on from here. */
 export interface Playhead {
   /** Index of the current event; equal to the number of events when the session is over. */
   readonly event: number;
@@ -111,7 +111,7 @@ function currentStint(timeline: Timeline, head: Playhead): Stint | undefined {
   return stint === null || stint === undefined ? undefined : timeline.stints[stint];
 }
 
-/** The clock’s position on the timeline, milliseconds from its start; added time does not move it. */
+/** What is done of a stint when the clock is at `head`: finished repetitions or breaths, whole seconds, or metres by the pace of a walk. */
 export function doneOf(timeline: Timeline, stint: Stint, head: Playhead): DoneAmount[] {
   if (stint.unit === 'seconds') return [{ side: stint.side, amount: Math.floor(head.elapsedMs / 1000) }];
   if (stint.unit === 'metres') {

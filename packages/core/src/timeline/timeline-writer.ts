@@ -84,6 +84,7 @@ export class TimelineWriter {
       unit: UNIT_OF[work.kind],
       plannedAmount: amountOf(work),
       open: work.open ?? null,
+      ...(block.bonus && { bonus: block.bonus }),
       ...span,
     });
     this.stintIndex = null;

@@ -85,6 +85,8 @@ export interface Stint {
   readonly plannedAmount: number;
   /** What ends an open set before its ceiling; null for one whose amount is fixed. */
   readonly open: OpenEnd | null;
+  /** Whether it is of a block that is led only where time is left. */
+  readonly bonus?: true;
   readonly firstEvent: number;
   readonly lastEvent: number;
   readonly startMs: number;

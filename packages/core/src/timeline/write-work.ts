@@ -1,8 +1,9 @@
-import { CARRY_PACE_M_PER_S } from '../mechanics/external-load.js';
+import { CARRY_PACE_M_PER_S, rollerWork } from '../mechanics/external-load.js';
 import { holdOfSet, type Tempo, worksOf } from '../model/dose.js';
 import type { Level, Movement } from '../model/movement.js';
 import { quicker, quickerInSet } from '../model/pace.js';
 import { workOfHand } from '../model/work.js';
+import { working } from '../vocabulary/constant.js';
 import { handsInTurn, type WorkingSide } from '../vocabulary/hands.js';
 import { itemAt } from '../vocabulary/lists.js';
 import type { OneTurn } from './one-turn.js';
@@ -124,7 +125,7 @@ function strokesOf({ movement }: OneTurn, { outS, backS }: Tempo, holdS: number)
 
 /** The dose’s own tempo, or the level’s at the pace of the round, or the usual one; each set as much faster as the dose says. */
 function tempoOf({ dose, level, pace }: OneTurn, set: number): Tempo {
-  const usual = dose.tempo ?? quicker(level.dose.tempo ?? USUAL_TEMPO, { pace, shorterS: 0 });
+  const usual = dose.tempo ?? quicker(level.dose.tempo ?? ropeTempo(level) ?? USUAL_TEMPO, { pace, shorterS: 0 });
   return quicker(usual, quickerInSet(dose, set));
 }
 
@@ -154,8 +155,18 @@ function tempoForTime({ level, movement, pacing }: OneTurn): Tempo | null {
     const halfS = MINUTE_S / load.perMinute / 2;
     return { outS: halfS, backS: halfS };
   }
+  const rope = ropeTempo(level);
+  if (rope) return rope;
   // What eases along with the breath goes at its pace.
   if (load.kind === 'stretch') return { outS: pacing.breathInS, backS: pacing.breathOutS };
   return movement.ladder.find((other) => other.dose.tempo)?.dose.tempo ?? null;
 }
 const MINUTE_S = 60;
+
+/** Winding a rope all the way up, and down again; null for what has no rope. */
+function ropeTempo({ load }: Pick<Level, 'load'>): Tempo | null {
+  if (load.kind !== 'roller') return null;
+  const windS = rollerWork({ massKg: load.massKg, drumRadiusM: load.drumMm / 2000, ropeM: load.ropeM }).turns * TURN_S.value;
+  return { outS: windS, backS: windS };
+}
+const TURN_S = working('One turn of a roller', 2, 's', 'some six strokes of the wrists, three a second', [1.5, 4]);

@@ -10,7 +10,7 @@ export function sumsOfSequence({ title, purpose, budgetMin, blocks }: Sequence, 
 
 /** The document with what lists show of it. @throws SequenceError when it is not sound */
 export function storedSequence(document: Sequence, lookup: MovementLookup) {
-  return { document, ...sumsOfSequence(document, compileTimeline(document, lookup).durationMs) };
+  return { document, ...sumsOfSequence(document, compileTimeline(document, lookup).plannedMs) };
 }
 
 /** Recomputes the sums of what names a movement that has changed: its levels set paces and places. */

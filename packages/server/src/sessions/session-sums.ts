@@ -27,7 +27,7 @@ export function sumsOfSession(plan: Sequence, { sets, reports, complaints, exert
   const exertions = answered.flatMap((report) => report.exertion ?? []);
   return {
     title: plan.title,
-    plannedMs: timeline.durationMs,
+    plannedMs: timeline.plannedMs,
     completion: completion(plannedAgainstDone(timeline, sets)),
     maxDiscomfort: discomforts.length ? Math.max(...discomforts) : null,
     exertion: exertion ?? meanOf(exertions),

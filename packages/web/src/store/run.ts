@@ -31,6 +31,7 @@ import {
   type WorkingSide,
 } from '@clay-pot/core';
 import type { BlockReportInput, ComplaintInput, Ending } from '@clay-pot/contracts';
+import { useToast } from '../ui/toast.js';
 import { isoToday } from '../ui/today.js';
 import { movementById } from './library.js';
 import { bandPercentOf } from './bands.js';
@@ -86,6 +87,7 @@ function moveBy(make: (timeline: Timeline, head: Playhead) => Move, by: typeof c
     const timeline = ledTimeline(run.sequence);
     const { head: moved, ended } = make(timeline, head());
     const to = pastBonus(run.sequence, timeline, moved, Date.now() - Date.parse(run.startedAt));
+    if (to !== moved) useToast.getState().show({ text: 'Bonus left out: the time is up.' });
     const sets = ended.flatMap(({ stint, done }) =>
       done.map(({ side, amount }): RecordedSet => {
         const { blockId, levelId, round, set, direction, unit, plannedAmount } = stint;

@@ -1,4 +1,4 @@
-import { formOf } from '../../effort/effort-timeline.js';
+import { formOf } from '../../effort/turn-work.js';
 import { type Rates, ratesOf } from '../../effort/rates.js';
 import type { Person } from '../../mechanics/capacity.js';
 import { amountOf, type Dose } from '../../model/dose.js';

@@ -1,10 +1,10 @@
 import { say } from '../../vocabulary/sentence.js';
-import { formOf } from '../../effort/effort-timeline.js';
+import { effortTimeline } from '../../effort/effort-timeline.js';
+import { formOf } from '../../effort/turn-work.js';
 import { aloneIn } from '../../model/rounds.js';
 import { firstOf, itemAt, must } from '../../vocabulary/lists.js';
 import { outOfBand } from '../../effort/balance.js';
 import { PAIR_NAMES } from '../../vocabulary/actions.js';
-import { effortTimeline } from '../../effort/effort-timeline.js';
 import { accountOf } from '../../effort/session-account.js';
 import type { SessionView } from '../../effort/session-view.js';
 import type { Edit } from '../../model/edits.js';

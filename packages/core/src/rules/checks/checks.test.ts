@@ -68,6 +68,10 @@ const FIRES: Record<string, SessionQuestion> = {
   'effort-ceiling': ask(write(GOOD), { method: METHODS['careful-return'] }),
   'failing-hold': ask(write(instead('bearing.palm-support', ['skill', 'bearing.palm-support', 'plank', '1x600s']))),
   'rest-short': ask(write(instead('isometric.flexion', ['strength', 'isometric.flexion', 'strong', '3x5 @80% 4s rest5 L']))),
+  'at-once-far': ask({
+    ...write(GOOD),
+    blocks: write(GOOD).blocks.map((block) => (block.movementId === 'bearing.palm-support' ? { ...block, atOnce: true } : block)),
+  }),
   'sets-without-rest': ask(write(instead('isometric.flexion', ['strength', 'weight.curl', 'light', '3x10 tempo1-2 LR']))),
   'rest-between': ask(
     write([
@@ -212,7 +216,7 @@ describe.each(CHECKS.map((check) => [check.id, check] as const))('%s', (id, chec
 });
 
 /** What only the coach can answer: another day, another routine, fewer sessions. */
-const NO_FIX = ['variety', 'too-often', 'weekly-growth'];
+const NO_FIX = ['at-once-far', 'variety', 'too-often', 'weekly-growth'];
 
 describe('what checks know', () => {
   const idsIn = (lines: readonly Line[], more: More = {}) => idsOf(ask(write(lines), more));
@@ -241,6 +245,21 @@ describe('what checks know', () => {
     expect(
       idsIn([...GOOD, ['settle', 'stretch.flexors', 'curled', '1x20s L,R'], ['settle', 'stretch.flexors', 'curled', '1x40s R']]),
     ).toContain('side-short');
+  });
+
+  test('the upper end of a range of effort is what is asked at most', () => {
+    const pressed = (dose: string, more: More) => {
+      const lines = instead('isometric.flexion', ['strength', 'isometric.flexion', 'medium', dose]);
+      const press = `b${lines.findIndex(([, id]) => id === 'isometric.flexion') + 1}`;
+      return found(ask(write(lines), more)).filter(({ blockIds }) => blockIds.includes(press));
+    };
+    const forTendons = (dose: string) => pressed(dose, { athlete: athlete('tendon-pain') }).map(({ check }) => check.id);
+    expect(forTendons('2x5 @30% 5s rest60 L,R')).not.toContain('caution-limit');
+    expect(forTendons('2x5 @30-90% 5s rest60 L,R')).toContain('caution-limit');
+    const over = pressed('2x5 @30-90% 5s rest60 L,R', { method: METHODS['careful-return'] }).find(
+      ({ check }) => check.id === 'effort-ceiling',
+    );
+    expect(over?.fix).not.toBeNull();
   });
 
   test('another routine is no change of the last one, and light work may be daily', () => {

@@ -5,6 +5,7 @@ import type { BlockView, SessionView } from '../../effort/session-view.js';
 import type { Demand } from '../../mechanics/demand.js';
 import type { Dose } from '../../model/dose.js';
 import { type Edit, freshBlockId } from '../../model/edits.js';
+import { atEffort } from '../../model/effort-or-load.js';
 import { effortMeans, findLevel, type Level, type Movement } from '../../model/movement.js';
 import { fittedTo } from '../../model/own-load.js';
 import type { Block } from '../../model/sequence.js';
@@ -60,7 +61,7 @@ export const changing = (label: string, { block }: BlockView, dose: Dose): Fix =
 
 /** Less effort where the dose names one, and the level may be done at it; undefined elsewhere. */
 export function lowering(view: BlockView, effortPercent: number): Fix | undefined {
-  const dose = { ...view.block.dose, effortPercent };
+  const dose = atEffort(view.block.dose, effortPercent);
   const named = view.block.dose.effortPercent !== undefined || view.level.load.kind === 'press';
   const can = named && effortMeans(view.level) !== null && unusualInDose(dose, view.level.dosing).length === 0;
   return can ? changing(`Lower the effort to ${effortPercent} %`, view, dose) : undefined;

@@ -10,6 +10,7 @@ import { rangeOver } from './range-over.js';
 import { demandOver } from './demand-over.js';
 import { hardSpacing } from './hard-spacing.js';
 import { rangeUnprepared } from './range-unprepared.js';
+import { atOnceFar } from './at-once-far.js';
 import { bodyWeightEarly } from './body-weight-early.js';
 import { warmUpOver } from './warm-up-over.js';
 import { prepareMissing } from './prepare-missing.js';
@@ -69,6 +70,7 @@ export const CHECKS: readonly Check[] = [
   prepareMissing,
   settleMissing,
   phaseOrder,
+  atOnceFar,
   // what hard work wants after it
   noRelease,
   antagonistUnanswered,

@@ -1,5 +1,5 @@
 import { say } from '../../vocabulary/sentence.js';
-import { formOf } from '../../effort/effort-timeline.js';
+import { formOf } from '../../effort/turn-work.js';
 import type { BlockView, SessionView } from '../../effort/session-view.js';
 import type { Dose } from '../../model/dose.js';
 import { MOST_PER_MINUTE, nerveHarshness, paceOf } from '../gate/nerve-glides.js';

@@ -22,7 +22,7 @@ export function inAmount(dose: Dose, percent: number, upFrom = HALF): Dose {
   const wanted = each * dose.sets * share;
   const { min } = amountLimit(dose.work.kind);
   if (share < 1 && !dose.work.open) {
-    return COUNTED.includes(dose.work.kind)
+    return COUNTED.includes(dose.work.kind) && dose.rightAmount === undefined
       ? inUnequalSets(dose, Math.max(min, Math.floor(wanted + 1 - upFrom)), each)
       : inEqualSets(dose, wanted, each, min);
   }
@@ -35,13 +35,13 @@ export function inAmount(dose: Dose, percent: number, upFrom = HALF): Dose {
   const inReach = choices.filter(({ amount }) => share < 1 || amount <= 1.5 * each);
   const nearest = [...inReach].sort((a, b) => a.off - b.off)[0];
   const { sets, amount } = inReach.find(({ off }) => off <= NEAR) ?? nearest ?? { sets: dose.sets, amount: each };
-  return { ...dose, sets: Math.min(sets, DOSE_LIMITS.sets.max), work: withAmount(dose.work, amount) };
+  return withSetGroups(dose, [{ sets: Math.min(sets, DOSE_LIMITS.sets.max), work: withAmount(dose.work, amount) }]);
 }
 
 /** So much altogether in as few sets as hold it, as long as each other. */
 function inEqualSets(dose: Dose, total: number, each: number, min: number): Dose {
   const sets = Math.ceil(total / each - LITTLE);
-  return { ...dose, sets, work: withAmount(dose.work, Math.max(min, Math.round(total / sets))) };
+  return withSetGroups(dose, [{ sets, work: withAmount(dose.work, Math.max(min, Math.round(total / sets))) }]);
 }
 const LITTLE = 1e-9;
 

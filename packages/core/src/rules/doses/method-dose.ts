@@ -29,6 +29,8 @@ function usualAmount(level: Level, kind: WorkKind): number | null {
 /** A dose in the method's own kind of work, where the movement allows it and a usual range for it is known. */
 export function inMethodKind(dose: Dose, movement: Movement, level: Level, method: Method): Dose {
   const { dosing } = method;
+  // How long a rope is wound is the rope’s: a dozen of it is nobody’s dose.
+  if (level.load.kind === 'roller') return dose;
   const amount = usualAmount(level, dosing);
   return amount === null ? dose : inKind(dose, movement, dosing, amount);
 }

@@ -1,4 +1,5 @@
 import { amountLimit, amountOf, type Dose, oneSetLess, setCount, setGroupsOf, withAmounts } from '../../model/dose.js';
+import { atEffort } from '../../model/effort-or-load.js';
 import { must } from '../../vocabulary/lists.js';
 import { type DosingKind, type Range, USUAL_RANGES, type UsualRange } from '../../vocabulary/usual-ranges.js';
 
@@ -45,11 +46,19 @@ export function usualDose(dose: Dose, kind: DosingKind): Dose {
   const form = (value: number, usual: Range | undefined) => (usual ? Math.min(usual[1], Math.max(usual[0], value)) : value);
   const amount = range.amount[dose.work.kind];
   const amounts = withAmounts(dose, (now, { open }) => (open === 'form' ? now : form(now, amount)));
+  const sets = withSets(amounts, range.sets);
   return {
-    ...withSets(amounts, range.sets),
-    ...(dose.effortPercent !== undefined && { effortPercent: form(dose.effortPercent, range.effortPercent) }),
+    ...(dose.effortPercent === undefined ? sets : inBand(sets, dose.effortPercent, range.effortPercent)),
     ...(dose.holdS !== undefined && { holdS: form(dose.holdS, range.holdS) }),
   };
+}
+
+/** The effort nearest to a dose's own inside what is usual, with its range as far as that goes. */
+function inBand(dose: Dose, percent: number, usual: Range | undefined): Dose {
+  if (!usual) return dose;
+  const { effortToPercent, ...fitted } = atEffort(dose, Math.min(usual[1], Math.max(usual[0], percent)));
+  const to = Math.min(usual[1], effortToPercent ?? 0);
+  return to > (fitted.effortPercent ?? 0) ? { ...fitted, effortToPercent: to } : fitted;
 }
 
 /** So many sets: more of the first, or less from the end. */

@@ -2,7 +2,7 @@ import type { BlockView, SessionView } from '../../effort/session-view.js';
 import { amountOf, type Dose, fewerSets, withAmounts } from '../../model/dose.js';
 import type { ChangeEdit, Edit } from '../../model/edits.js';
 import { effortMeans, findLevel, type Level, type Movement } from '../../model/movement.js';
-import { withOwnSet } from '../../model/effort-or-load.js';
+import { atEffort, withOwnSet } from '../../model/effort-or-load.js';
 import { fittedTo, kilogramsNameOf, ownLoadsOf } from '../../model/own-load.js';
 import { goesToFailure, withoutOpenEnds } from '../doses/open-ends.js';
 import { roughHeightM } from '../../model/posture.js';
@@ -147,7 +147,7 @@ function lessOf({ block, movement, level }: BlockView): Edit[][] {
   const efforts = effortMeans(level) !== null ? EFFORTS.filter((effort) => effort < (dose.effortPercent ?? 0)) : [];
   const doses: Dose[] = [
     ...lighter(dose, level, movement),
-    ...efforts.map((effortPercent) => ({ ...dose, effortPercent })),
+    ...efforts.map((effort) => atEffort(dose, effort)),
     ...(goesToFailure(dose) ? [withoutOpenEnds(dose)] : []),
     ...fewerSets(dose),
     ...SHARES.filter((share) => Math.floor(amount * share) >= 1).map((share) => withAmounts(usual, (now) => Math.floor(now * share))),

@@ -1,4 +1,4 @@
-import { formOf } from '../../effort/effort-timeline.js';
+import { formOf } from '../../effort/turn-work.js';
 import type { SessionView } from '../../effort/session-view.js';
 import { rangeVerdict } from '../../mechanics/capacity.js';
 import type { RecordedCaution } from '../../model/athlete.js';

@@ -1,4 +1,4 @@
-import type { BlockForm } from '../../effort/effort-timeline.js';
+import type { BlockForm } from '../../effort/turn-work.js';
 import type { BlockView } from '../../effort/session-view.js';
 import type { HandDemand } from '../../mechanics/demand.js';
 import type { Dose } from '../../model/dose.js';

@@ -35,7 +35,7 @@ test('effort grows inside its own range once the amount is there', () => {
   expect(grown('1x10 @40%', stands('repetitions', 10))).toBeNull();
 });
 
-test('each hand keeps its own amount', () => {
+test('each hand keeps its share', () => {
   expect(grown('1x30s R45s goal60s L,R', stands('seconds', 30))).toBe('1x35s R50s goal60s L,R');
 });
 

@@ -28,10 +28,7 @@ function moreAmount(dose: Dose, standings: readonly HandStanding[]): Dose | null
   if (work.open || now >= most) return null;
   const done = standings.filter(({ last }) => last.unit === unit).map(({ last }) => last.amount);
   const reached = done.length > 0 ? Math.max(now, Math.min(...done)) : now;
-  const { rightAmount } = dose;
-  const grown = withSetGroups(dose, [{ sets, work: withAmount(work, Math.min(most, reached + STEP_OF[unit])) }]);
-  // The other hand keeps its lead, up to the same end.
-  return rightAmount === undefined ? grown : { ...grown, rightAmount: Math.max(rightAmount, Math.min(most, rightAmount + STEP_OF[unit])) };
+  return withSetGroups(dose, [{ sets, work: withAmount(work, Math.min(most, reached + STEP_OF[unit])) }]);
 }
 
 function moreEffort(dose: Dose, step: number): Dose | null {

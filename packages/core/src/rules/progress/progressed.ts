@@ -1,4 +1,5 @@
 import { type Dose, withSetGroups, workOf } from '../../model/dose.js';
+import { atEffort } from '../../model/effort-or-load.js';
 import type { Level, Movement } from '../../model/movement.js';
 import { UNIT_OF } from '../../vocabulary/work.js';
 import type { LevelStanding } from './level-standing.js';
@@ -37,9 +38,7 @@ export function doseNow(dose: Dose, level: Level, movementId: string, standings:
   const sets = reached('sets', ({ last }) => last.sets);
   const amount = reached('amount', ({ last }) => last.amount);
   const effort = reached('effort', ({ last }) => last.effortPercent ?? dose.effortPercent ?? 0);
-  const grown = {
-    ...withSetGroups(dose, [{ sets, work: workOf(dose.work.kind, amount) }]),
-    ...(dose.effortPercent !== undefined && effort > 0 && { effortPercent: effort }),
-  };
+  const done = withSetGroups(dose, [{ sets, work: workOf(dose.work.kind, amount) }]);
+  const grown = dose.effortPercent !== undefined && effort > 0 ? atEffort(done, effort) : done;
   return unusualInDose(grown, level.dosing).length === 0 ? grown : dose;
 }

@@ -51,13 +51,25 @@ export function MovingPicture({ movement, level, body, moving, className = '', .
 const titleOf = (movement: Movement, level: Level) => `${movement.name}, ${level.name}`;
 
 /** Without a picture in space: start and end as they were drawn ahead, with the body beside them. */
-function Flat({ movement, level, body, side = 'left', moving, withBody = true, className = '', drawn: { figure, hand } }: DrawnProps) {
+function Flat({
+  movement,
+  level,
+  body,
+  side = 'left',
+  moving,
+  beat,
+  withBody = true,
+  className = '',
+  drawn: { figure, hand },
+}: DrawnProps) {
   const title = titleOf(movement, level);
   const baked = bakedEnds(movement.id, level.id, side);
   if (!baked) return <Figure body={body} figure={figure} animated={moving} title={title} className={className} />;
   const beside = withBody && hand.withBody;
   return (
-    <div className={`grid grid-cols-[minmax(0,1fr)] overflow-hidden ${beside ? BESIDE : ''} ${className}`}>
+    <div
+      className={`grid grid-cols-[minmax(0,1fr)] overflow-hidden ${beside ? BESIDE : ''} ${beside && !beat ? 'max-sm:grid-rows-[minmax(0,1fr)_8rem]' : ''} ${className}`}
+    >
       <BakedEnds baked={hand.moves ? baked : baked.slice(0, 1)} title={title} stacked />
       {beside && (
         <Figure
@@ -65,7 +77,7 @@ function Flat({ movement, level, body, side = 'left', moving, withBody = true, c
           animated={moving}
           title=""
           withHand={false}
-          className="h-full w-full border-line p-1 max-sm:hidden sm:border-l"
+          className={`h-full w-full border-line p-1 sm:border-l ${beat ? 'max-sm:hidden' : 'max-sm:border-t'}`}
         />
       )}
     </div>

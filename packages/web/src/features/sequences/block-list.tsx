@@ -17,7 +17,7 @@ import {
   phaseRuns,
   type RecordedCaution,
   resolveBlock,
-  roundOf,
+  timesOf,
   type Sequence,
   type SessionView,
   type Severity,
@@ -75,7 +75,7 @@ export function BlockList({ document, seen, findings, athlete }: Props) {
         durationMs={spans.get(block.id) ?? 0}
         selected={block.id === selectedId}
         hovered={block.id === hoveredId}
-        inRounds={roundOf(document, block.id) !== undefined}
+        times={timesOf(document, block.id)}
         likely={likelyText(seen.view, block.id)}
         mark={marks.get(block.id) ?? null}
         concerns={blockConcerns(block, movement, athlete, seen.view.athlete?.cautions ?? [])}

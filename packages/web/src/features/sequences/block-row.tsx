@@ -47,7 +47,8 @@ interface Props {
   durationMs: number;
   selected: boolean;
   hovered: boolean;
-  inRounds: boolean;
+  /** How often it is done: rounds add up. */
+  times: number;
   /** What its open sets are likely to come to; null without any. */
   likely: string | null;
   /** The gravest thing that the checks say of it. */
@@ -101,7 +102,7 @@ export const BlockRow = memo(function BlockRow(props: Props) {
           <MovementName movement={movement} />
         </p>
         <span className="mt-0.5 text-right figures">{clock(durationMs)}</span>
-        <RowTools block={block} name={movement.name} inRounds={props.inRounds} />
+        <RowTools block={block} name={movement.name} inRounds={props.times > 1} />
         <div className="col-span-3 col-start-4 grid items-start gap-x-2 gap-y-1 pl-1.5 max-sm:col-span-full sm:grid-cols-[minmax(7.5rem,2fr)_minmax(13rem,3fr)]">
           <LevelSteps blockId={block.id} movement={movement} level={level} />
           <DoseField dose={block.dose} movement={movement} level={level} onChange={(dose) => changeDose(block.id, dose)} />
@@ -120,7 +121,9 @@ export const BlockRow = memo(function BlockRow(props: Props) {
               {text}
             </p>
           ))}
-          {selected && <Opened {...{ block, movement, level }} follows={number > 1} demand={props.demand} seen={props.seen} />}
+          {selected && (
+            <Opened {...{ block, movement, level }} times={props.times} follows={number > 1} demand={props.demand} seen={props.seen} />
+          )}
         </div>
       )}
     </li>
@@ -173,11 +176,11 @@ function DoseMarks({ block, movement, level, likely }: Pick<Props, 'block' | 'mo
   );
 }
 
-type OpenedProps = Pick<Props, 'block' | 'movement' | 'demand' | 'seen'> & { level: Level; follows: boolean };
+type OpenedProps = Pick<Props, 'block' | 'movement' | 'times' | 'demand' | 'seen'> & { level: Level; follows: boolean };
 
 /** What the selected row shows beside its line: what is unusual, what it asks, its steppers and its note. */
-function Opened({ block, movement, level, follows, demand, seen }: OpenedProps) {
-  const unusual = unusualInDose(block.dose, level.dosing);
+function Opened({ block, movement, level, times, follows, demand, seen }: OpenedProps) {
+  const unusual = unusualInDose(block.dose, level.dosing, times);
   return (
     <>
       {block.why && (
