@@ -1,4 +1,4 @@
-import { MOVEMENT, type Movement } from '@clay-pot/core';
+import { GRADES, MOVEMENT, type Movement } from '@clay-pot/core';
 import { OWN_NAME } from '@clay-pot/core/library';
 import { bodyOf } from './validation/is-document.js';
 
@@ -6,6 +6,9 @@ export type { OwnName } from '@clay-pot/core/library';
 
 /** A studio's own movement with its ladder. Its id is the address it is stored under. */
 export class MovementInput extends bodyOf(MOVEMENT) {}
+
+/** Springs and bands that a studio owns: all of them. */
+export class GradesInput extends bodyOf(GRADES) {}
 
 /** What a studio calls a movement. */
 export class OwnNameInput extends bodyOf(OWN_NAME) {}

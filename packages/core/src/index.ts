@@ -145,6 +145,7 @@ export {
   withSoreEffort,
 } from './model/dose-further.js';
 export { hasHandsInTurn, type WorkEnd } from './model/work.js';
+export { checkGrades, type Grade, gradeAt, GRADE_LIMITS, GRADED, GRADED_LOAD, type GradedKind, GRADES, gradesFor } from './model/grades.js';
 export { amountWords, doseInWords, doseSentence, ownLoadWords, percentWords, workWords } from './model/dose-words.js';
 export {
   amountLabel,

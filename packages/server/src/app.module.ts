@@ -24,6 +24,7 @@ import { LevelsModule } from './levels/levels.module.js';
 import { MeasureModule } from './measure/measure.module.js';
 import { MechanicsModule } from './mechanics/mechanics.module.js';
 import { MethodsModule } from './methods/methods.module.js';
+import { GradesModule } from './grades/grades.module.js';
 import { MovementsModule } from './movements/movements.module.js';
 import { PicturesModule } from './pictures/pictures.module.js';
 import { ChangesModule } from './changes/changes.module.js';
@@ -56,6 +57,7 @@ export class AppModule {
         MeasureModule,
         DevicesModule,
         MovementsModule,
+        GradesModule,
         MethodsModule,
         SequencesModule,
         AssignmentsModule,

@@ -4,8 +4,10 @@ import type { Evidence } from '../mechanics/belief.js';
 import type { Person } from '../mechanics/capacity.js';
 import { personOf } from '../mechanics/person.js';
 import type { BodyRecord } from '../model/body.js';
+import type { Grade } from '../model/grades.js';
 import type { Movement, MovementLookup } from '../model/movement.js';
 import type { Reading } from '../model/reading.js';
+import { defined } from '../vocabulary/defined.js';
 import { libraryWith } from '../library/index.js';
 
 /** Somebody by record and readings, and the sessions that tell of their maxima: as plain data, for a thread of its own. */
@@ -15,6 +17,8 @@ export interface SubjectWork {
   readonly readings: readonly Reading[];
   readonly sessions: readonly ReportedSession[];
   readonly today: string;
+  /** The studio’s springs and bands. */
+  readonly grades?: readonly Grade[];
 }
 
 /** What somebody's readings, holds, tests and sets tell, besides maxima that were tested. */
@@ -24,10 +28,11 @@ export interface EvidenceWork extends SubjectWork {
 
 /** What holds and tests of readings tell of somebody, and then what their sets do. */
 export function evidenceFor(
-  { record, readings, sessions, today }: SubjectWork,
+  { record, readings, sessions, today, grades }: SubjectWork,
   lookup: MovementLookup,
 ): { person: Person; evidence: Evidence[] } {
-  const { person } = personOf(record, readings, today);
+  const found = personOf(record, readings, today);
+  const person: Person = { ...found.person, ...defined({ grades }) };
   return { person, evidence: [...heldAndTested(person, readings, lookup), ...evidenceOf(person, sessions, lookup)] };
 }
 

@@ -77,7 +77,7 @@ function cachedFor(person: Person, movement: Movement, level: Level): Map<string
 
 function computed(person: Person, movement: Movement, level: Level, dose: Dose, pace: number): TurnWork | string {
   try {
-    return workIn(person, level, movement.positions ? withFoundLoad(person, movement, level, dose) : dose, {
+    return workIn(person, movement, level, movement.positions ? withFoundLoad(person, movement, level, dose) : dose, {
       ways: waysOf(movement, { directions: 'each', ...(dose.positions && { positions: dose.positions }) }),
       pace,
     });
@@ -88,14 +88,20 @@ function computed(person: Person, movement: Movement, level: Level, dose: Dose, 
 }
 
 /** Both directions count, whichever the dose goes: what may be done is asked of the movement, not of today’s direction. */
-function workIn(person: Person, level: Level, dose: Dose, { ways, pace }: { ways: readonly Way[]; pace: number }): TurnWork {
+function workIn(
+  person: Person,
+  movement: Movement,
+  level: Level,
+  dose: Dose,
+  { ways, pace }: { ways: readonly Way[]; pace: number },
+): TurnWork {
   const asks = new Map<Level, { readonly dosed: Level; readonly demand: Demand; readonly efforts: Efforts }>();
   const levelIn = levelsIn(level);
   const askIn = (way: Way) => {
     const own = levelIn(way);
     let ask = asks.get(own);
     if (!ask) {
-      const dosed = asDosed(person, own, dose, pace);
+      const dosed = asDosed(person, movement, own, dose, pace);
       const demand = demandOf(person, dosed);
       asks.set(own, (ask = { dosed, demand, efforts: groupEfforts(demand) }));
     }
@@ -110,19 +116,19 @@ function workIn(person: Person, level: Level, dose: Dose, { ways, pace }: { ways
   return {
     level: dosed,
     demand,
-    others: [...others.map((ask) => ask.demand), ...atUpperEnd(person, [...asks.keys()], dose, pace)],
+    others: [...others.map((ask) => ask.demand), ...atUpperEnd(person, movement, [...asks.keys()], dose, pace)],
     effortsIn: (way) => inWays.get(way)?.efforts ?? efforts,
     besideEfforts: demand.beside && groupEfforts(demand.beside),
   };
 }
 
 /** A range of effort is led to its lower end, and may be done to its upper one: limits are held against that. */
-function atUpperEnd(person: Person, levels: readonly Level[], dose: Dose, pace: number): Demand[] {
+function atUpperEnd(person: Person, movement: Movement, levels: readonly Level[], dose: Dose, pace: number): Demand[] {
   const [level] = levels;
   // A weight that is found is the one of the lower end, whoever feels strong.
   if (dose.effortToPercent === undefined || !level || effortMeans(level) === 'finds the load') return [];
   const upper = atEffort(dose, dose.effortToPercent);
-  return levels.map((own) => demandOf(person, asDosed(person, own, upper, pace)));
+  return levels.map((own) => demandOf(person, asDosed(person, movement, own, upper, pace)));
 }
 
 /** The level in each way; one object for ways that ask the same. */

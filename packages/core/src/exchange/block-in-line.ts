@@ -67,7 +67,8 @@ function partsOf({ text }: Said, names: Names): { phrases: DosePhrases; named: N
 /** A level behind the comma that the movement has not, or a word with a number that is no dose. */
 function unknownIn(said: Said, phrases: DosePhrases, { movement, unused }: Meant, names: Names): Misread | null {
   const [first = ''] = said.name.split(',');
-  if (first !== said.name && unused.some((word) => PACES[word] === undefined) && namedLevel(first, names)) {
+  const behind = said.name.slice(first.length).toLowerCase();
+  if (unused.some((word) => PACES[word] === undefined && behind.includes(word)) && namedLevel(first, names)) {
     const candidates = movement.ladder.map((level) => ({ movement, level }));
     const message = `“${movement.name}” has no level “${said.name.slice(first.length + 1).trim()}”.`;
     return { ...unclear(said, phrases, candidates, 'level'), message };

@@ -8,6 +8,7 @@ import { assemble } from './assemble.js';
 import { type BlockInLine, blocksInLine, isBlockLine } from './block-in-line.js';
 import { dosePhrasesIn } from './dose-phrases.js';
 import { type GrowingBlock, placed } from './placed.js';
+import { withGrades } from './grade-names.js';
 import { GrowingRounds } from './growing-rounds.js';
 import { recapDose } from './recap.js';
 import { HEADS } from './text-heads.js';
@@ -65,7 +66,8 @@ export const SEQUENCE_TEXT_LENGTH = 60_000;
  */
 export function readSequenceText(text: string, reading: Reading): SequenceRead {
   const reader = new TextReader(reading);
-  text.split(/\r?\n/).forEach((line, index) => reader.line(line, index + 1));
+  const { grades = [] } = reading;
+  text.split(/\r?\n/).forEach((line, index) => reader.line(withGrades(line, grades), index + 1));
   return reader.ended();
 }
 

@@ -1,5 +1,6 @@
 import { plainName } from '../library/find-movements.js';
 import { FORMER_LEVEL_NAMES, FORMER_NAMES } from '../library/former-names.js';
+import type { Grade } from '../model/grades.js';
 import type { Level, Movement } from '../model/movement.js';
 import { PLAIN_FORMS } from './plain-forms.js';
 
@@ -8,6 +9,8 @@ export interface Names {
   readonly shelf: readonly Movement[];
   /** What the studio calls a movement, where it has a name of its own. */
   readonly ownName?: ((movementId: string) => string | undefined) | undefined;
+  /** The studio’s springs and bands, which a dose may name. */
+  readonly grades?: readonly Grade[] | undefined;
 }
 
 /** A movement at one of its levels. */

@@ -1,16 +1,20 @@
 import type { Dose } from '../model/dose.js';
+import type { Grade } from '../model/grades.js';
 import { printDose, retypeDose, ShorthandError } from '../model/dose-shorthand.js';
 import { type Level, type Movement, writtenWay } from '../model/movement.js';
 import { handsApart } from './block-in-line.js';
 import { dosePhrasesIn } from './dose-phrases.js';
 import { asShorthand } from './dose-said.js';
+import { withGrades } from './grade-names.js';
 import { PACES } from './paces.js';
 
 /**
  * Reads what is typed into the dose of a block: as shorthand, or as people say it, in the grammar of texts. What is not typed stays as it was.
+ * @param grades springs and bands that may be named: “grey spring”
  * @throws ShorthandError where it is neither; its words are the shorthand’s
  */
-export function typedDose(text: string, before: Dose, movement: Movement, level: Level): Dose {
+export function typedDose(typed: string, before: Dose, movement: Movement, level: Level, grades: readonly Grade[] = []): Dose {
+  const text = withGrades(typed, grades);
   try {
     return retypeDose(text, before, writtenWay(movement));
   } catch (error) {

@@ -1,3 +1,4 @@
+import type { Grade } from '../model/grades.js';
 import type { Method, MethodLookup } from '../model/method.js';
 import type { Movement, MovementLookup } from '../model/movement.js';
 import { METHODS, shippedMethod } from './methods.js';
@@ -57,6 +58,8 @@ export interface StudioLibrary {
   readonly methods: readonly Method[];
   /** What the studio calls a movement; undefined where it has no name of its own for it. */
   readonly ownName: (movementId: string) => string | undefined;
+  /** The studio’s springs and bands. */
+  readonly grades: readonly Grade[];
 }
 
 /** One of a studio's own documents; what was removed stays known to the sequences and records that name it. */
@@ -70,6 +73,7 @@ export function libraryWith(
   movements: readonly Own<Movement>[],
   methods: readonly Own<Method>[],
   names: readonly OwnName[] = [],
+  grades: readonly Grade[] = [],
 ): StudioLibrary {
   const ownNames = new Map(names.map(({ movementId, name }) => [movementId, name]));
   const ownMovements = new Map(movements.map(({ document }) => [document.id, document]));
@@ -81,6 +85,7 @@ export function libraryWith(
     shelf: [...LIBRARY, ...standing(movements)],
     methods: [...Object.values(METHODS), ...standing(methods)],
     ownName: (movementId) => ownNames.get(movementId),
+    grades,
   };
 }
 

@@ -18,7 +18,7 @@ const levelOf = (id: string, levelId: string) => {
 };
 const curl = levelOf('weight.curl', 'light');
 const dosed = (person: Person, { level, movement }: typeof curl, text: string): Level =>
-  asDosed(person, level, parseDose(text, usualWay(movement)));
+  asDosed(person, movement, level, parseDose(text, usualWay(movement)));
 const efforts = (person: Person, level: Level) => {
   const { left, right } = demandOf(person, level);
   return [left.effortPercent, right.effortPercent];
@@ -26,27 +26,27 @@ const efforts = (person: Person, level: Level) => {
 
 describe('a weight that an effort finds', () => {
   test.each([30, 50, 70])('asks no more than %d %% of either hand, and a step more would', (percent) => {
-    const kg = foundKilograms(MAN, {}, curl.level, { effortPercent: percent })!;
+    const kg = foundKilograms(MAN, curl.movement, curl.level, { effortPercent: percent })!;
     const at = (massKg: number) => Math.max(...efforts(MAN, dosed(MAN, curl, `2x10 ${massKg}kg L,R`)));
     expect(at(kg)).toBeLessThanOrEqual(percent);
     expect(at(kg + 0.25)).toBeGreaterThan(percent);
   });
 
   test('minds the weaker hand, and grows with the effort', () => {
-    const found = (person: Person, percent: number) => foundKilograms(person, {}, curl.level, { effortPercent: percent })!;
+    const found = (person: Person, percent: number) => foundKilograms(person, curl.movement, curl.level, { effortPercent: percent })!;
     expect(found(LOPSIDED, 50)).toBeLessThan(found(MAN, 50));
     expect(found(MAN, 60)).toBeGreaterThan(found(MAN, 40));
   });
 
   test('is found of nothing that has no weight, and none without an effort', () => {
-    expect(foundKilograms(MAN, {}, levelOf('isometric.flexion', 'medium').level, { effortPercent: 50 })).toBeNull();
-    expect(foundKilograms(MAN, {}, curl.level, {})).toBeNull();
+    expect(foundKilograms(MAN, curl.movement, levelOf('isometric.flexion', 'medium').level, { effortPercent: 50 })).toBeNull();
+    expect(foundKilograms(MAN, curl.movement, curl.level, {})).toBeNull();
   });
 
   test('takes the place of the effort when a session begins; where the level changes by rounds the effort stays', () => {
     const dose = parseDose('2x10 @50% L,R');
     const kept = withFoundLoad(MAN, curl.movement, curl.level, dose);
-    expect(printDose(kept)).toBe(`2x10 ${foundKilograms(MAN, {}, curl.level, dose)}kg L,R`);
+    expect(printDose(kept)).toBe(`2x10 ${foundKilograms(MAN, curl.movement, curl.level, dose)}kg L,R`);
     const inRange = withFoundLoad(MAN, curl.movement, curl.level, parseDose('2x10 @50-60% sore@30% L,R'));
     expect(printDose(inRange)).toBe(printDose(kept));
     const block = (id: string) => ({

@@ -2,6 +2,7 @@ import type { Person } from './capacity.js';
 import { demandOf, type Loaded } from './demand.js';
 import { inPosition } from './in-way.js';
 import type { Dose } from '../model/dose.js';
+import { gradesFor } from '../model/grades.js';
 import { type LevelLoad, loadLimit } from '../model/load.js';
 import { effortMeans, type Level, type Movement, type MovementLookup, positionsIn } from '../model/movement.js';
 import { resolveBlock } from '../model/check-sequence.js';
@@ -25,13 +26,13 @@ export interface Doseable extends Loaded {
 
 /**
  * A level as a dose asks for it of a person: with the dose's own load, at its pace, and as hard as it says. A press is as hard as the effort; a weight
- * or a spring is the one that asks the effort of this person's hardest action, to the step in which such things come; a hand that moves or bears keeps the
+ * or a spring is the one that asks the effort of this person's hardest action, to the step or grade in which such things come; a hand that moves or bears keeps the
  * effort besides; a stretch pushes back with it.
  * @param pace over that of the dose: 1.2 is a fifth faster, as in a later round
  */
-export function asDosed<L extends Doseable>(person: Person, level: L, dose: Dosed, pace = 1): L {
+export function asDosed<L extends Doseable>(person: Person, movement: Pick<Movement, 'equipment'>, level: L, dose: Dosed, pace = 1): L {
   const own = withOwnLoad(level, dose.load);
-  return withEffort(person, withPace(own, dose, pace), dose.effortPercent);
+  return withEffort(person, movement, withPace(own, dose, pace), dose.effortPercent);
 }
 
 /** Free motion goes as fast as its dose does, beside the pace that the level was written for. */
@@ -47,7 +48,12 @@ function withPace<L extends Doseable>(level: L, dose: Dosed, pace: number): L {
 
 const cycleS = ({ tempo, holdS = 0 }: Dosed = {}): number | null => (tempo ? tempo.outS + holdS + tempo.backS : null);
 
-function withEffort<L extends Doseable>(person: Person, level: L, effortPercent: number | undefined): L {
+function withEffort<L extends Doseable>(
+  person: Person,
+  movement: Pick<Movement, 'equipment'>,
+  level: L,
+  effortPercent: number | undefined,
+): L {
   const { load } = level;
   if (effortPercent === undefined) return level;
   switch (effortMeans(level)) {
@@ -58,7 +64,7 @@ function withEffort<L extends Doseable>(person: Person, level: L, effortPercent:
     case 'kept':
       return { ...level, kept: { action: keptAction(level), percent: effortPercent } };
     case 'finds the load':
-      return foundFor(person, level, effortPercent);
+      return foundFor(person, movement, level, effortPercent);
     case null:
       return level;
   }
@@ -72,14 +78,14 @@ const keptAction = ({ contact, shapes }: Doseable): Action =>
 /** The weight that the effort of a dose finds for somebody, kilograms: in several positions that of the weakest. Null where it finds none. */
 export function foundKilograms(
   person: Person,
-  movement: Pick<Movement, 'positions'>,
+  movement: Pick<Movement, 'positions' | 'equipment'>,
   level: Level,
   dose: Dosed & Pick<Dose, 'positions'>,
 ): number | null {
   if (dose.effortPercent === undefined || effortMeans(level) !== 'finds the load') return null;
   const positions = positionsIn(movement, dose);
   const levels = positions.length > 0 ? positions.map((position) => inPosition(level, position)) : [level];
-  const found = levels.flatMap((each) => kilogramsOf(asDosed(person, each, dose)) ?? []);
+  const found = levels.flatMap((each) => kilogramsOf(asDosed(person, movement, each, dose)) ?? []);
   return found.length > 0 ? Math.min(...found) : null;
 }
 
@@ -123,19 +129,25 @@ const FOUND: Partial<Record<LevelLoad['kind'], { readonly field: string; readonl
   resist: { field: 'forceN', step: newtonsFromKg(0.25) },
 };
 
-/** The largest load at which neither hand works harder than the effort; the lightest there is where that is more already. */
-function foundFor<L extends Doseable>(person: Person, level: L, effortPercent: number): L {
+/** The largest load at which neither hand works harder than the effort, of the springs or bands where those are listed; the lightest there is where that is more already. */
+function foundFor<L extends Doseable>(person: Person, movement: Pick<Movement, 'equipment'>, level: L, effortPercent: number): L {
   const { load } = level;
   const found = FOUND[load.kind];
   if (!found) return level;
   const at = (value: number): L => ({ ...level, load: { ...load, [found.field]: value } });
+  const isWithin = (dosed: L) => {
+    const { left, right } = demandOf(person, dosed);
+    return Math.max(left.effortPercent, right.effortPercent) <= effortPercent;
+  };
+  const graded = load.kind === 'resist' ? gradesFor(person.grades ?? [], movement).map(({ kg }) => at(newtonsFromKg(kg))) : [];
+  const [lightest] = graded;
+  if (lightest) return graded.findLast(isWithin) ?? lightest;
   const { min, max } = loadLimit(load.kind, found.field);
   let [low, high] = [Math.ceil(min / found.step), Math.floor(max / found.step)];
   // By halving, on the steps themselves.
   while (low < high) {
     const middle = Math.ceil((low + high) / 2);
-    const { left, right } = demandOf(person, at(middle * found.step));
-    if (Math.max(left.effortPercent, right.effortPercent) <= effortPercent) low = middle;
+    if (isWithin(at(middle * found.step))) low = middle;
     else high = middle - 1;
   }
   return at(low * found.step);

@@ -2,6 +2,7 @@ import { atOdds, type Belief, beliefOf, type Evidence, following, FOUR_FIFTHS, u
 import { ACTIVE_RANGE, FOREARM_TURN, GRIP_SPREAD, gripNorm, PASSIVE_GAIN, PINCH, WRIST_MOMENT } from './norms.js';
 import { segmentsOf } from './segments.js';
 import { type Body, REFERENCE_BODIES } from '../model/body.js';
+import type { Grade } from '../model/grades.js';
 import { type Action, ACTIONS } from '../vocabulary/actions.js';
 import { type Constant, published, working } from '../vocabulary/constant.js';
 import { dayWords, daysBetween } from '../vocabulary/days.js';
@@ -21,6 +22,8 @@ export interface Person {
   readonly unknowns?: number;
   /** Measured ranges with help (passive), degrees; what is missing is taken from the norm. */
   readonly rangeDeg?: Partial<Record<Hand, Partial<Record<RangeMotion, number>>>>;
+  /** Springs and bands that can be taken: what an effort finds is one of them. Any force where none is listed. */
+  readonly grades?: readonly Grade[];
   /** ISO day from which recency is judged. */
   readonly today: string;
 }

@@ -15,6 +15,7 @@ import {
   type Work,
   workOf,
 } from './dose.js';
+import { type Grade, gradeAt, GRADED, GRADED_LOAD } from './grades.js';
 import { effortMeans, type Level, type Movement } from './movement.js';
 import { hasHandsInTurn } from './work.js';
 
@@ -38,6 +39,7 @@ const HANDS_IN_TURN: Record<SidePlan, string | null> = {
 /**
  * A dose in an athlete's words instead of a coach's shorthand.
  * @param foundKg what the effort finds for somebody, where it is known for whom
+ * @param grades the studio’s springs and bands, which are called by their names
  * A palm lift of `2x6 tempo1-3 rest40` is “2 sets of 6”, with “lift 1 s, lower 3 s” and “rest 40 s in between”.
  */
 export function doseInWords(
@@ -45,6 +47,7 @@ export function doseInWords(
   movement: Pick<Movement, 'directions' | 'strokes' | 'positions'>,
   level: Pick<Level, 'load'>,
   foundKg: number | null = null,
+  grades: readonly Grade[] = [],
 ): DoseInWords {
   const { tempo, pauseS, faster } = dose;
   const { strokes } = movement;
@@ -53,7 +56,7 @@ export function doseInWords(
     handsWords(dose),
     positionWords(dose, movement),
     directionWords(dose, movement),
-    ...ownLoadWords(dose),
+    ...ownLoadWords(dose, grades),
     tempo && paceWords(tempo, strokes),
     holdWords(dose),
     pauseS !== undefined && `pause ${pauseS} s in between`,
@@ -162,12 +165,15 @@ export function workWords(work: Work): string {
 }
 
 /** What somebody set for a block itself: a weight, an edge, a band. */
-export const ownLoadWords = ({ load = {} }: Dose): Sentence[] =>
+export const ownLoadWords = ({ load = {} }: Dose, grades: readonly Grade[] = []): Sentence[] =>
   OWN_LOAD_NAMES.flatMap((name) => {
     const value = load[name];
     const { label, limit } = OWN_LOADS[name];
     if (value === undefined) return [];
     const amount = asWritten(value, limit.unit);
+    const kind = GRADED.find((each) => GRADED_LOAD[each] === name);
+    const grade = kind && gradeAt(grades, kind, value);
+    if (grade) return [say`${grade.name} ${kind} (${amount})`];
     return [name === 'massKg' ? say`${amount}` : say`${lowered(label)} ${amount}`];
   });
 

@@ -8,6 +8,7 @@ import { IntakeRow } from '../intakes/intake.entity.js';
 import { PictureRow } from '../pictures/picture.entity.js';
 import { KeptAnswerRow } from '../kept/kept-answer.entity.js';
 import { MethodRow } from '../methods/method.entity.js';
+import { GradeRow } from '../grades/grade.entity.js';
 import { MovementNameRow } from '../movements/movement-name.entity.js';
 import { SuggestionAnswerRow } from '../suggestions/suggestion.entities.js';
 import { CalendarLinkRow } from '../calendar/calendar-link.entity.js';
@@ -45,6 +46,7 @@ import { Predictions2040000000000 } from './migrations/2040000000000-predictions
 import { DemoStudio2060000000000 } from './migrations/2060000000000-demo-studio.js';
 import { Suggestions2070000000000 } from './migrations/2070000000000-suggestions.js';
 import { ProgrammeCopies2080000000000 } from './migrations/2080000000000-programme-copies.js';
+import { Grades2090000000000 } from './migrations/2090000000000-grades.js';
 import { FiledSequences2050000000000 } from './migrations/2050000000000-filed-sequences.js';
 import { DaysOfSessions2000000000000 } from './migrations/2000000000000-days-of-sessions.js';
 import { Programmes1940000000000 } from './migrations/1940000000000-programmes.js';
@@ -71,6 +73,7 @@ export const ENTITIES = [
   HandLookRow,
   MovementRow,
   MovementNameRow,
+  GradeRow,
   ProgrammeRow,
   ProgrammeCopyRow,
   CalendarLinkRow,
@@ -121,6 +124,7 @@ export function dataSourceOptions(url: string, limitS = QUERY_LIMIT_S): DataSour
       DemoStudio2060000000000,
       Suggestions2070000000000,
       ProgrammeCopies2080000000000,
+      Grades2090000000000,
     ],
     synchronize: false,
     timezone: 'Z',

@@ -48,6 +48,11 @@ export class StudioScope {
     return this.manager.transaction((manager) => work(new StudioScope(this.studioId, this.timeZone, manager)));
   }
 
+  /** In a transaction: nobody else who asks the same of this studio goes on until it ends. For what is replaced as a whole. */
+  async holdStudio(): Promise<void> {
+    await this.manager.query('SELECT id FROM studios WHERE id = ? FOR UPDATE', [this.studioId]);
+  }
+
   of<E extends StudioOwned>(entity: EntityTarget<E>): ScopedRows<E> {
     return new ScopedRows(this.studioId, this.manager.getRepository(entity));
   }

@@ -1,9 +1,11 @@
+import type { Grade } from '@clay-pot/core';
 import type { OwnShelf } from '@clay-pot/core/answers';
 import type { StudioScope } from '../database/studio-scope.js';
 import { type StudioLibrary, libraryWith } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
 import { oncePerScope } from '../database/once.js';
 import { MethodRow } from '../methods/method.entity.js';
+import { GradeRow } from '../grades/grade.entity.js';
 import { MovementNameRow } from '../movements/movement-name.entity.js';
 import { MovementRow } from '../movements/movement.entity.js';
 
@@ -12,10 +14,16 @@ import { MovementRow } from '../movements/movement.entity.js';
 export class LibraryService {
   /** Read once a request, however many ask. */
   readonly of = oncePerScope(async (scope): Promise<StudioLibrary> => {
-    const [{ movements, methods }, names] = await Promise.all([ownOf(scope), scope.of(MovementNameRow).find()]);
-    return libraryWith(movements, methods, names);
+    const [{ movements, methods }, names, grades] = await Promise.all([ownOf(scope), scope.of(MovementNameRow).find(), gradesOf(scope)]);
+    return libraryWith(movements, methods, names, grades);
   });
 }
+
+/** A studio’s springs and bands, read once a request, lightest first. */
+export const gradesOf = oncePerScope(async (scope): Promise<Grade[]> => {
+  const rows = await scope.of(GradeRow).find({ order: { kind: 'DESC', kg: 'ASC', name: 'ASC' } });
+  return rows.map(({ kind, name, kg }) => ({ kind, name, kg }));
+});
 
 /** A studio’s own movements and methods, read once a request. */
 export const ownOf = oncePerScope(async (scope) => {

@@ -18,6 +18,7 @@ import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
 import { invalid } from '../http/problem.js';
 import { EvidenceService } from './evidence.service.js';
+import { gradesOf } from '../library/library.service.js';
 import type { RecordOf } from './subject-work.js';
 import { ReadingsService } from '../readings/readings.service.js';
 
@@ -47,7 +48,7 @@ export class PersonsService {
     const answered = withMore(recorded, question);
     const readings = measuredIn(question, answered.person.today);
     const held = await this.evidence.ofReadings(scope, { person: answered.person, readings });
-    return { ...answered, person: withEvidence(answered.person, held) };
+    return { ...answered, person: { ...withEvidence(answered.person, held), grades: await gradesOf(scope) } };
   }
 
   /** An athlete’s restrictions today; none where nobody of the studio is meant. @throws 404 */

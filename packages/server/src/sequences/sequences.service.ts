@@ -143,8 +143,8 @@ export class SequencesService {
 
   /** Reads a sequence from plain text; nothing is stored. What was not understood stands beside what was; a text of which nothing was is answered with lines, columns and the nearest names. */
   async read(scope: StudioScope, text: string): Promise<SequenceTextAnswer> {
-    const { shelf, methods, ownName } = await this.library.of(scope);
-    const { document, interpretations, faults } = readSequenceText(text, { shelf, methods, ownName });
+    const { shelf, methods, ownName, grades } = await this.library.of(scope);
+    const { document, interpretations, faults } = readSequenceText(text, { shelf, methods, ownName, grades });
     if (document) return { document, interpretations, faults };
     throw brokenText(
       faults.map(({ nearest: names, choices: _choices, ...fault }) => ({ pointer: '/text', ...fault, ...(names.length > 0 && { names }) })),

@@ -10,7 +10,7 @@ import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
 import { LEVELS_PAST_DAYS } from '../levels/levels.service.js';
-import { ownOf } from '../library/library.service.js';
+import { gradesOf, ownOf } from '../library/library.service.js';
 import { TELLS, subjectWork } from '../persons/subject-work.js';
 import { ProgrammeRow } from '../programmes/programme.entity.js';
 import { ReadingsService } from '../readings/readings.service.js';
@@ -32,13 +32,14 @@ export class SuggestionWorkService {
     const now = this.clock.now();
     const today = dayIn(scope.timeZone, now);
     const row = await scope.of(AthleteRow).get(athleteId, 'athlete');
-    const [led, programmes, assignments, readings, { movements, methods }, answers] = await Promise.all([
+    const [led, programmes, assignments, readings, { movements, methods }, answers, grades] = await Promise.all([
       ledSessions(scope, athleteId, now, Math.max(LEVELS_PAST_DAYS, TELLS.days)),
       scope.of(ProgrammeRow).find({ where: { athleteId, removedAt: IsNull(), lastDay: MoreThanOrEqual(today) } }),
       scope.of(AssignmentRow).find({ where: { athleteId } }),
       this.readings.list(scope, athleteId),
       ownOf(scope),
       scope.of(SuggestionAnswerRow).find({ where: { athleteId }, order: { at: 'ASC', id: 'ASC' } }),
+      gradesOf(scope),
     ]);
     const since = subDays(now, LEVELS_PAST_DAYS).toISOString();
     const ahead = [...programmes.flatMap(({ document }) => document.plans), ...assignments].map(({ sequenceId }) => sequenceId);
@@ -62,7 +63,7 @@ export class SuggestionWorkService {
         return next && sequence ? [{ sequenceId: assignment.sequenceId, sequence, day: next.day }] : [];
       }),
       replacedBy: replacedBy(answers),
-      subject: subjectWork({ record: row, readings, today }, led, now),
+      subject: { ...subjectWork({ record: row, readings, today }, led, now), grades },
       athlete: { cautions: cautionsOn(row, today), equipment: row.equipment, leftOut: row.leftOut },
       measuredOn: readings.at(-1)?.onDay ?? null,
       now: now.toISOString(),

@@ -1,5 +1,7 @@
 import type { MethodInput, MovementInput, OwnName, StoredMethod, StoredMovement } from '@clay-pot/contracts';
+import type { Grade } from '@clay-pot/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
+import { setGrades } from '../store/grades.js';
 import { setOwnMethods } from '../store/own-methods.js';
 import { setOwnMovements } from '../store/own-movements.js';
 import { setOwnNames } from '../store/own-names.js';
@@ -28,6 +30,29 @@ export const useStoredNames = (signedIn: boolean) =>
       return stored;
     },
     enabled: signedIn,
+  });
+
+/** Springs and bands of the studio; what comes is kept as well. */
+export const useStoredGrades = (signedIn = true) =>
+  useQuery({
+    queryKey: ['grades'],
+    queryFn: async () => {
+      const stored = await request<Grade[]>('/grades');
+      setGrades(stored);
+      return stored;
+    },
+    enabled: signedIn,
+  });
+
+/** Puts a list of springs and bands in the place of the one before. */
+export const useSaveGrades = () =>
+  useMutation({
+    mutationFn: (grades: readonly Grade[]) => request<Grade[]>('/grades', { method: 'PUT', body: { grades } }),
+    onSuccess: (stored) => {
+      setGrades(stored);
+      // What an effort finds changes for everybody.
+      return refresh('grades', 'persons', 'suggestions');
+    },
   });
 
 /** Gives a movement a name of the studio’s own, or takes it away with nothing. */

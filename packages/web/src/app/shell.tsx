@@ -1,6 +1,6 @@
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { NavigationType, Outlet, useLocation, useNavigate, useNavigationType } from 'react-router';
-import { useStoredMethods, useStoredMovements, useStoredNames } from '../api/own-queries.js';
+import { useStoredGrades, useStoredMethods, useStoredMovements, useStoredNames } from '../api/own-queries.js';
 import { useMe } from '../api/queries.js';
 import { lastKnownMe } from '../store/me.js';
 import { useConnection } from '../api/connection.js';
@@ -73,6 +73,7 @@ export function Shell() {
   const movements = useStoredMovements(me.data !== undefined);
   useStoredMethods(me.data !== undefined);
   useStoredNames(me.data !== undefined);
+  useStoredGrades(me.data !== undefined);
 
   // While the server is away the house stays open, at once: a session goes on, and each screen shows what it saw last.
   const who = me.data ?? (away || me.error instanceof OfflineError ? lastKnownMe() : undefined);

@@ -1,6 +1,7 @@
-import type { Method, MovementLookup, Sequence } from '@clay-pot/core';
+import type { Grade, Method, MovementLookup, Sequence } from '@clay-pot/core';
 import { type StudioLibrary, libraryWith, methodOf } from '@clay-pot/core/library';
 import type { OwnName, StoredMethod, StoredMovement } from '@clay-pot/contracts';
+import { useGrades } from './grades.js';
 import { useOwnMethods } from './own-methods.js';
 import { useOwnMovements } from './own-movements.js';
 import { useOwnNames } from './own-names.js';
@@ -8,32 +9,35 @@ import { useOwnNames } from './own-names.js';
 type Movements = readonly StoredMovement[];
 type Methods = readonly StoredMethod[];
 type Names = readonly OwnName[];
+type Grades = readonly Grade[];
 
-let last: { movements: Movements; methods: Methods; names: Names; library: StudioLibrary } | undefined;
+let last: { movements: Movements; methods: Methods; names: Names; grades: Grades; library: StudioLibrary } | undefined;
 
 /** Built once for each state of what is stored, so that subscribers hear only of changes. */
-function knownFrom(movements: Movements, methods: Methods, names: Names): StudioLibrary {
-  if (last?.movements !== movements || last.methods !== methods || last.names !== names) {
+function knownFrom(movements: Movements, methods: Methods, names: Names, grades: Grades): StudioLibrary {
+  if (last?.movements !== movements || last.methods !== methods || last.names !== names || last.grades !== grades) {
     const library = libraryWith(
       movements.map(({ removed, movement }) => ({ removed, document: movement })),
       methods.map(({ removed, method }) => ({ removed, document: method })),
       names,
+      grades,
     );
-    last = { movements, methods, names, library };
+    last = { movements, methods, names, grades, library };
   }
   return last.library;
 }
 
 /** What this studio knows now: movements and methods, shipped and its own. */
 export const studioLibrary = (): StudioLibrary =>
-  knownFrom(useOwnMovements.getState().stored, useOwnMethods.getState().stored, useOwnNames.getState().stored);
+  knownFrom(useOwnMovements.getState().stored, useOwnMethods.getState().stored, useOwnNames.getState().stored, useGrades.getState().stored);
 
 /** As `studioLibrary`, following changes. */
 export function useStudioLibrary(): StudioLibrary {
   const movements = useOwnMovements((state) => state.stored);
   const methods = useOwnMethods((state) => state.stored);
   const names = useOwnNames((state) => state.stored);
-  return knownFrom(movements, methods, names);
+  const grades = useGrades((state) => state.stored);
+  return knownFrom(movements, methods, names, grades);
 }
 
 /** Finds a movement, shipped or the studio's own. */

@@ -1,6 +1,7 @@
 import type { BlockView, SessionView } from '../../effort/session-view.js';
 import { amountOf, type Dose, fewerSets, withAmounts } from '../../model/dose.js';
 import type { ChangeEdit, Edit } from '../../model/edits.js';
+import { type Grade, gradesFor } from '../../model/grades.js';
 import { effortMeans, findLevel, type Level, type Movement } from '../../model/movement.js';
 import { atEffort, withOwnSet } from '../../model/effort-or-load.js';
 import { fittedTo, kilogramsNameOf, ownLoadsOf } from '../../model/own-load.js';
@@ -48,7 +49,7 @@ const FORMS: Record<Answer['kind'], (view: SessionView, block: BlockView) => Edi
   hand: (view, block) => [...wedges(block), ...otherHolds(view, block)],
   incline: inclines,
   level: (_view, block) => easierLevels(block),
-  less: (_view, block) => lessOf(block),
+  less: (view, block) => lessOf(view, block),
   other: others,
   side: (_view, block) => oneHandAlone(block),
   out: (_view, { block }) => [[{ kind: 'remove', blockId: block.id }]],
@@ -140,13 +141,13 @@ const SHARES = [0.8, 0.6, 0.4];
 const EFFORTS = [80, 70, 60, 50, 40, 30, 20];
 
 /** Less effort in a press, fewer sets, less in each: never less than is usual. */
-function lessOf({ block, movement, level }: BlockView): Edit[][] {
+function lessOf(view: SessionView, { block, movement, level }: BlockView): Edit[][] {
   const { dose } = block;
   const usual = usualDose(dose, level.dosing);
   const amount = amountOf(usual.work);
   const efforts = effortMeans(level) !== null ? EFFORTS.filter((effort) => effort < (dose.effortPercent ?? 0)) : [];
   const doses: Dose[] = [
-    ...lighter(dose, level, movement),
+    ...lighter(dose, level, movement, view.person.grades),
     ...efforts.map((effort) => atEffort(dose, effort)),
     ...(goesToFailure(dose) ? [withoutOpenEnds(dose)] : []),
     ...fewerSets(dose),
@@ -159,11 +160,16 @@ function lessOf({ block, movement, level }: BlockView): Edit[][] {
 
 /** Shares of a weight on the way down. */
 const LIGHTER = [0.75, 0.5];
-/** Less on the bar, the spring or the band than there is, where the coach or the level names it in kilograms. */
-function lighter(dose: Dose, level: Level, movement: Movement): Dose[] {
+/** Less on the bar, the spring or the band than there is, where the coach or the level names it in kilograms: the next lighter ones that the studio owns. */
+function lighter(dose: Dose, level: Level, movement: Movement, grades: readonly Grade[] = []): Dose[] {
   const name = kilogramsNameOf(level, movement);
   const now = name && (dose.load?.[name] ?? kilogramsOf(level));
   if (!name || !now || dose.effortPercent !== undefined) return [];
+  const owned = gradesFor(grades, movement);
+  if (owned.length > 0) {
+    const less = owned.filter(({ kg }) => kg < now).toReversed();
+    return less.map(({ kg }) => withOwnSet(dose, name, kg));
+  }
   const { step } = OWN_LOADS[name].limit;
   return LIGHTER.map((share) => Math.floor((now * share) / step) * step)
     .filter((kg) => kg > 0)

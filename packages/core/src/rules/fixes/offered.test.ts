@@ -4,6 +4,7 @@ import { type SessionView, viewOf } from '../../effort/session-view.js';
 import { personOf } from '../../mechanics/person.js';
 import { METHODS } from '../../library/methods.js';
 import { parseDose } from '../../model/dose-shorthand.js';
+import type { Grade } from '../../model/grades.js';
 import { applyEdits, type Edit } from '../../model/edits.js';
 import { shippedMovement } from '../../library/index.js';
 import { editsOf } from '../checks/finding.js';
@@ -11,6 +12,7 @@ import { findingsOf } from '../checks/index.js';
 import { ask, athlete, type Line, write } from '../checks/sessions.fixture.js';
 import { doseChanges } from '../../model/dose-changes.js';
 import { editWords } from './edit-words.js';
+import { gentlerOf } from './gentler.js';
 import { offersFor, raisedBy } from './offered.js';
 
 const { person } = personOf({ sex: 'female', statureCm: 168, massKg: 62, birthDate: '1990-01-01' }, [], '2026-06-10');
@@ -40,6 +42,23 @@ const offersOf = (view: SessionView, check: string) => {
   const finding = findingsOf(view).find((each) => each.check.id === check)!;
   return offersFor(view, finding).map(({ label }) => sentenceText(label));
 };
+
+const BANDS: readonly Grade[] = [
+  { kind: 'band', name: 'Yellow', kg: 0.6 },
+  { kind: 'band', name: 'Red', kg: 1.1 },
+  { kind: 'band', name: 'Blue', kg: 1.9 },
+];
+
+test('less of a band is the next lighter one that the studio owns', () => {
+  const lines: Line[] = [['strength', 'grip.band-opening', 'held', '2x12 band1.9kg rest60']];
+  const less = (grades: readonly Grade[]) => {
+    const view = viewOf(ask(write(lines), { person: { ...person, grades } }));
+    const tries = gentlerOf('less', view, view.blocks[0]!, 'hard');
+    return tries.flatMap((edits) => edits.flatMap((edit) => (edit.kind === 'change' ? (edit.dose?.load?.bandKg ?? []) : [])));
+  };
+  expect(less(BANDS).slice(0, 2)).toEqual([1.1, 0.6]);
+  expect(less([])[0]).toBe(1.25);
+});
 
 describe('what would answer a finding', () => {
   test('follows a yoga routine through its checks without losing a block', () => {

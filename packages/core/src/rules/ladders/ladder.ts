@@ -23,7 +23,7 @@ export interface LevelDemand {
 export function levelDemands(person: Person, movement: Movement): LevelDemand[] {
   return movement.ladder.map((level) => {
     // At its usual dose, as a block of it is shown: an effort that the dose keeps up counts.
-    const demand = demandOf(person, asDosed(person, level, level.dose));
+    const demand = demandOf(person, asDosed(person, movement, level, level.dose));
     return { level, demand, climbed: climbedBy(movement, level, demand) };
   });
 }

@@ -6,6 +6,7 @@ import { hashPassword } from '../../accounts/sign-in.service.js';
 import { AssignmentRow } from '../../assignments/assignment.entity.js';
 import { AthleteRow } from '../../athletes/athlete.entity.js';
 import { dayIn } from '../../http/clock.js';
+import { GradeRow } from '../../grades/grade.entity.js';
 import { IntakeRow } from '../../intakes/intake.entity.js';
 import { MethodRow } from '../../methods/method.entity.js';
 import { MovementNameRow } from '../../movements/movement-name.entity.js';
@@ -25,6 +26,7 @@ import { type History, historyOf } from './history.js';
 import { demoIntake } from './intakes.js';
 import { lanternWeeks } from './own-method.js';
 import { strapHang } from './own-movement.js';
+import { HALL_GRADES } from './hall-grades.js';
 import { HALL_NAMES } from './own-names.js';
 import { demoPeople } from './people.js';
 import { SeededRandom } from './random.js';
@@ -82,6 +84,11 @@ export async function seedWhenEmpty(source: DataSource, now: Date): Promise<void
     await add(
       MovementNameRow,
       named.map(([movementId, name]) => ({ id: nameIds.id(early), studioId, movementId, name })),
+    );
+    const gradeIds = new SeededRandom(SEED + 9);
+    await add(
+      GradeRow,
+      HALL_GRADES.map((grade) => ({ id: gradeIds.id(early), studioId, ...grade })),
     );
     const methodId = new SeededRandom(SEED + 3).id(early);
     const method = lanternWeeks(methodId);

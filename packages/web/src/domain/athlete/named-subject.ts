@@ -1,6 +1,7 @@
 import { type Subject as SubjectOnRecord, personOf, referencePerson, REFERENCE_BODIES } from '@clay-pot/core';
 import { useMemo } from 'react';
 import { useAthlete, useEvidence, useReadings } from '../../api/queries.js';
+import { useGrades } from '../../store/grades.js';
 import { isoToday } from '../../ui/today.js';
 
 /** Whom something is computed for, and what they are called on a screen. */
@@ -18,12 +19,14 @@ export function useSubject(athleteId: string | undefined): NamedSubject {
   const { data: readings, isLoading: readingsLoad } = useReadings(athleteId);
   const { data: seen, isLoading: evidenceLoads } = useEvidence(athleteId);
   const isLoading = athleteLoads || readingsLoad || evidenceLoads;
+  const grades = useGrades((state) => state.stored);
   return useMemo(() => {
     const today = isoToday();
     if (!athlete) {
       const person = referencePerson(REFERENCE_BODIES['not stated'], today);
       return { person, name: 'an average adult', estimated: [], athleteId: undefined, isLoading };
     }
-    return { ...personOf(athlete, readings ?? [], today, seen), name: athlete.name, athleteId: athlete.id, isLoading };
-  }, [athlete, readings, seen, isLoading]);
+    const { person, estimated } = personOf(athlete, readings ?? [], today, seen);
+    return { person: { ...person, grades }, estimated, name: athlete.name, athleteId: athlete.id, isLoading };
+  }, [athlete, readings, seen, grades, isLoading]);
 }

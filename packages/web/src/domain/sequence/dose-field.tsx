@@ -1,6 +1,7 @@
 import { checkFit, type Dose, doseCompletions, type Level, type Movement, printDose, ShorthandError } from '@clay-pot/core';
 import { typedDose } from '@clay-pot/core/exchange';
 import { type KeyboardEvent, useId, useRef, useState } from 'react';
+import { studioLibrary } from '../../store/library.js';
 import { INPUT } from '../../ui/field.js';
 
 interface Props {
@@ -38,7 +39,7 @@ export function DoseField({ dose, movement, level, onChange }: Props) {
   function commit(): boolean {
     if (typed === null) return true;
     try {
-      const read = typedDose(typed, dose, movement, level);
+      const read = typedDose(typed, dose, movement, level, studioLibrary().grades);
       const misfit = checkFit(read, movement, level)[0];
       if (misfit) throw new ShorthandError('', misfit.message, 0);
       setTrouble(null);

@@ -9,6 +9,7 @@ import { asTyped, requestResolver } from '../../ui/request-resolver.js';
 import { Switch } from '../../ui/switch.js';
 import { useDeveloper } from '../../store/developer.js';
 import { Segments } from '../../ui/segments.js';
+import { GradesForm } from './grades-form.js';
 
 const MASS_NAMES = { kg: 'kilograms', lb: 'pounds' } as const;
 const LENGTH_NAMES = { cm: 'centimetres', in: 'inches' } as const;
@@ -24,6 +25,9 @@ export default function AccountPage() {
       <div className="grid max-w-2xl gap-8">
         <Part title="Units">
           <UnitsForm units={units} />
+        </Part>
+        <Part title="Springs and bands">
+          <GradesForm />
         </Part>
         <Part title="For developers">
           <Switch

@@ -53,7 +53,7 @@ export function BlockDemand({ block, movement, level, demand, seen }: Props) {
         className="h-22 w-36 shrink-0 border border-line bg-white [--figure-line:1.7px]"
       />
       <div className="min-w-0">
-        <Asked person={person} block={block} level={level} demand={demand} />
+        <Asked movement={movement} person={person} block={block} level={level} demand={demand} />
         <FoundLoad {...{ seen, block, movement, level }} />
         <p className="text-fine text-ink-soft">
           For {name}.{level.meantFor && ` Default dose: ${STRENGTH_WORDS[level.meantFor]}.`}{' '}
@@ -68,10 +68,10 @@ export function BlockDemand({ block, movement, level, demand, seen }: Props) {
   );
 }
 
-function Asked({ person, block, level, demand }: Pick<Props, 'block' | 'level' | 'demand'> & { person: Person }) {
+function Asked({ person, block, movement, level, demand }: Pick<Props, 'block' | 'movement' | 'level' | 'demand'> & { person: Person }) {
   // The reason is given once, in the checks.
   if (!demand) return <p className="text-small font-semibold text-iron">This body can’t take this position.</p>;
-  const chosenLevel = asDosed(person, level, block.dose);
+  const chosenLevel = asDosed(person, movement, level, block.dose);
   const pressed = chosenLevel.load.kind === 'press' ? chosenLevel.load.action : null;
   return (
     <>

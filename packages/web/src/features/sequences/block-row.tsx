@@ -20,6 +20,7 @@ import { memo } from 'react';
 import { readable } from '../../domain/measuring/units.js';
 import { MovementName } from '../../domain/movement/movement-name.js';
 import { changeBlock, changeDose, duplicateBlock, hover, removeBlock, select, stepLevel } from '../../store/editor.js';
+import { studioLibrary } from '../../store/library.js';
 import { IconButton } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
 import { EffortMark, SidePlanMark } from '../../ui/marks.js';
@@ -164,7 +165,7 @@ function DoseMarks({ block, movement, level, likely }: Pick<Props, 'block' | 'mo
   return (
     <div className="mt-1 flex flex-wrap items-center gap-x-2 gap-y-0.5 text-small">
       <SidePlanMark plan={dose.sides} />
-      <span className="text-ink-soft">{readable(doseSentence(dose, movement, level))}</span>
+      <span className="text-ink-soft">{readable(doseSentence(dose, movement, level, null, studioLibrary().grades))}</span>
       {dose.effortPercent !== undefined && effortMeans(level) !== null && <EffortMark percent={dose.effortPercent} />}
       {likely && <span className="text-ink-soft figures">{likely}</span>}
       {pausesOf(block).map((pause) => (

@@ -1,6 +1,9 @@
 import {
   type Dose,
   effortMeans,
+  type Grade,
+  gradeAt,
+  gradesFor,
   isKilograms,
   type Level,
   lowered,
@@ -12,8 +15,10 @@ import {
   withOwnSet,
 } from '@clay-pot/core';
 import { X } from 'lucide-react';
-import { inUnit, outOfUnit, unitOf } from '../../domain/measuring/units.js';
+import { inUnit, metricText, outOfUnit, unitOf } from '../../domain/measuring/units.js';
+import { useGrades } from '../../store/grades.js';
 import { IconButton } from '../../ui/button.js';
+import { INPUT } from '../../ui/field.js';
 import { Stepper } from './stepper.js';
 
 interface Props {
@@ -39,6 +44,8 @@ const BEGINS: Partial<Record<OwnLoadName, number>> = { awayM: 0.9 };
 /** What a dose sets over the level’s own load: in grey as the level has it, until somebody sets it. A weight found from the effort is shown beside the picture. */
 export function OwnLoadSteppers({ dose, movement, level, onChange }: Props) {
   const isFound = dose.effortPercent !== undefined && effortMeans(level) === 'finds the load';
+  const grades = useGrades((state) => state.stored);
+  const graded = (name: OwnLoadName): Grade[] => (isKilograms(name) ? gradesFor(grades, movement) : []);
   const may = ownLoadsOf(level, movement).filter((name) => !isFound || !isKilograms(name));
   return may.map((name) => {
     const { label, limit } = OWN_LOADS[name];
@@ -47,6 +54,15 @@ export function OwnLoadSteppers({ dose, movement, level, onChange }: Props) {
     const { unit, shown, kept } = inOwnUnit(limit.unit);
     return (
       <div key={name} className="flex items-end">
+        {graded(name).length > 0 && (
+          <GradeChoice
+            label={label}
+            grades={graded(name)}
+            now={own ?? usual}
+            isOwn={own !== undefined}
+            choose={(kg) => onChange(withOwnSet(dose, name, kg))}
+          />
+        )}
         <Stepper
           name={`${lowered(label)}, ${unit}`}
           value={shown(own ?? usual)}
@@ -63,6 +79,44 @@ export function OwnLoadSteppers({ dose, movement, level, onChange }: Props) {
       </div>
     );
   });
+}
+
+/** One of the springs or bands that the studio owns; another force stays possible beside it. */
+function GradeChoice({
+  label,
+  grades,
+  now,
+  isOwn,
+  choose,
+}: {
+  label: string;
+  grades: readonly Grade[];
+  now: number;
+  /** Whether the dose sets it, or it is as in the level. */
+  isOwn: boolean;
+  choose: (kg: number) => void;
+}) {
+  const chosen = grades.find(({ kind, kg }) => gradeAt(grades, kind, now)?.kg === kg);
+  return (
+    <label className="mr-2 grid text-small text-ink-soft">
+      {lowered(label)}
+      <select
+        className={`${INPUT} h-8 py-0! ${isOwn ? 'text-ink' : 'text-ink-soft'}`}
+        value={chosen?.name ?? ''}
+        onChange={({ target }) => {
+          const grade = grades.find(({ name }) => name === target.value);
+          if (grade) choose(grade.kg);
+        }}
+      >
+        {!chosen && <option value="">Choose…</option>}
+        {grades.map(({ name, kg }) => (
+          <option key={name} value={name}>
+            {name}, {metricText('kg', kg, 1)}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
 }
 
 /** Masses as the coach reads them; whole pounds are kept to the hundredth of a kilogram, so that they stay whole. */

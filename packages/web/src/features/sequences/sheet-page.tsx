@@ -18,7 +18,7 @@ import {
 } from '@clay-pot/core';
 import { COPIES, type Copy, Foot, Head, NotToHandOut } from './sheet-frame.js';
 import { MovementName } from '../../domain/movement/movement-name.js';
-import { movementById } from '../../store/library.js';
+import { movementById, studioLibrary } from '../../store/library.js';
 import { useLayoutEffect, useRef, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import type { Athlete } from '@clay-pot/contracts';
@@ -226,7 +226,7 @@ function SheetRow({ copy, block, number, restrictions, method, inRounds, person 
   const own = movement.cautions.find((note) => note.concerns.some((id) => restrictions.includes(id)));
   const caution = own ?? (copy === 'coach' ? movement.cautions[0] : undefined);
   const foundKg = person && foundKilograms(person, movement, level, block.dose);
-  const { amount, how: ways } = doseInWords(block.dose, movement, level, foundKg);
+  const { amount, how: ways } = doseInWords(block.dose, movement, level, foundKg, studioLibrary().grades);
   const how = [...ways, ...pausesOf(block)];
   const dose = (
     <>

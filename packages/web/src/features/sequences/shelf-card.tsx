@@ -23,7 +23,7 @@ const CARD = { height: 330, gap: 6 };
 /** A movement before it is added: large, at the level and the dose that would be taken, with what they ask of whoever is in view. */
 export function ShelfCard({ id, peeked, person, name }: { id: string; peeked: Peeked; person: Person; name: string }) {
   const { movement, level, dose, box } = peeked;
-  const demand = possibly(() => demandOf(person, asDosed(person, level, dose)));
+  const demand = possibly(() => demandOf(person, asDosed(person, movement, level, dose)));
   const top = Math.max(CARD.gap, Math.min(box.top, window.innerHeight - CARD.height));
   // The list clips its content, so the card is placed on the page.
   return createPortal(

@@ -24,7 +24,7 @@ export function TextPanel({ document, pasted, onClose }: Props) {
   const [text, setText] = useState(pasted ?? written);
   const field = useRef<HTMLTextAreaElement>(null);
   const read = useMemo(
-    () => readSequenceText(text, { shelf: library.shelf, methods: library.methods, ownName: library.ownName }),
+    () => readSequenceText(text, { shelf: library.shelf, methods: library.methods, ownName: library.ownName, grades: library.grades }),
     [text, library],
   );
   const isSame = text === written;

@@ -26,7 +26,7 @@ import { usePlannedSequence } from '../../domain/sequence/planned-sequence.js';
 import { MovementName } from '../../domain/movement/movement-name.js';
 import { groupsOf, pausesOf, roundHeading } from '../../domain/sequence/in-order.js';
 import { LevelPicture } from '../../domain/movement/level-picture.js';
-import { movementById } from '../../store/library.js';
+import { movementById, studioLibrary } from '../../store/library.js';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Athlete, StoredSequence } from '@clay-pot/contracts';
@@ -190,7 +190,9 @@ function Coming({ block, person }: { block: Block; person: Person }) {
         <div className="text-small text-ink-soft">
           {level.name}:{' '}
           <span className="figures">
-            {readable(joinSentences([doseSentence(block.dose, movement, level, foundKg), ...pausesOf(block)], ', '))}
+            {readable(
+              joinSentences([doseSentence(block.dose, movement, level, foundKg, studioLibrary().grades), ...pausesOf(block)], ', '),
+            )}
           </span>
         </div>
       </div>

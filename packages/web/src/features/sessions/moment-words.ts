@@ -1,3 +1,4 @@
+import { studioLibrary } from '../../store/library.js';
 import { readable } from '../../domain/measuring/units.js';
 import {
   type Block,
@@ -96,7 +97,7 @@ export function whichSet(sequence: Sequence, block: Block, level: Level, event: 
     sets > 1 && `Set ${set} of ${sets}.`,
     direction && `${capital(direction)}.`,
     foundKg !== null && `${Number(foundKg.toFixed(2))} kg.`,
-    ...ownLoadWords(dose).map((part) => `${capital(readable(part))}.`),
+    ...ownLoadWords(dose, studioLibrary().grades).map((part) => `${capital(readable(part))}.`),
     foundKg === null && dose.effortPercent !== undefined && EFFORT[effortMeans(level) ?? 'pressed'](percentWords(dose)),
     goalIn(dose),
   ];

@@ -1,6 +1,6 @@
 import { readable } from '../../domain/measuring/units.js';
 import { doseSentence, momentMs, resolveBlock, type Stint, type Timeline, type TimelineEvent, roundOf } from '@clay-pot/core';
-import { movementById } from '../../store/library.js';
+import { movementById, studioLibrary } from '../../store/library.js';
 import { useEffect, useRef } from 'react';
 import { usePlayhead } from '../../store/playhead.js';
 import type { Run } from '../../store/run.js';
@@ -56,7 +56,8 @@ export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timel
                 {of.name}
                 {roundMark(run, block.id)}
                 <span className="block font-normal text-ink-soft">
-                  {level.name}: <span className="figures">{readable(doseSentence(block.dose, of, level))}</span>
+                  {level.name}:{' '}
+                  <span className="figures">{readable(doseSentence(block.dose, of, level, null, studioLibrary().grades))}</span>
                 </span>
               </li>
             );
