@@ -28,7 +28,7 @@ const cached = (grade: Grade): RegExp => {
 
 /**
  * A line with the studio's springs and bands in kilograms: the thing stays, for the name of the movement, and the force follows as a dose writes it.
- * @example withGrades('Gripper squeeze, grey gripper 2x10', [{ kind: 'spring', name: 'Grey', kg: 18 }]) → 'Gripper squeeze, gripper spring18kg 2x10'
+ * “Gripper squeeze, grey gripper 2x10” becomes “Gripper squeeze, gripper spring18kg 2x10”.
  */
 export function withGrades(line: string, grades: readonly Grade[]): string {
   // Longer names first: “light green” is not “green”.
