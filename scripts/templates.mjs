@@ -26,7 +26,17 @@ export async function makeTemplates(server) {
 /** Asks the built server about all of the demo’s people, as a coach’s first look of a morning does. */
 async function lookAtEverybody(databaseUrl) {
   const [{ createApp }, { DEMO_SIGN_IN }] = [await built('create-app.js'), await built('database/demo/seed.js')];
-  const config = { databaseUrl, host: '127.0.0.1', port: 0, webRoot: '/nowhere', seedDemo: false, logLevel: 'silent', secureCookie: false };
+  const config = {
+    databaseUrl,
+    host: '127.0.0.1',
+    port: 0,
+    webRoot: '/nowhere',
+    seedDemo: false,
+    logLevel: 'silent',
+    secureCookie: false,
+    allowedHosts: [],
+    trustedProxies: [],
+  };
   const app = await createApp(config);
   await app.init();
   const fastify = app.getHttpAdapter().getInstance();

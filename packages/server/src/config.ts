@@ -12,6 +12,10 @@ export interface Config {
   /** Lets whoever has it set up the first studio; null where nobody may. */
   setUpCode: string | null;
   logLevel: string;
+  /** Names under which the server is reached, besides its addresses and the machine’s own name. */
+  allowedHosts: readonly string[];
+  /** Proxies whose word on where a request comes from is taken: names, addresses or ranges. */
+  trustedProxies: readonly string[];
   /** Only over HTTPS: the sign-in cookie is then refused on plain HTTP. */
   secureCookie: boolean;
 }
@@ -34,6 +38,14 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     seedDemo: env['DEMO'] !== 'off',
     setUpCode: env['SET_UP_CODE'] || null,
     logLevel: env['LOG_LEVEL'] ?? 'info',
+    allowedHosts: listOf(env['ALLOWED_HOSTS']).map((name) => name.toLowerCase()),
+    trustedProxies: listOf(env['TRUSTED_PROXIES']),
     secureCookie: env['SECURE_COOKIE'] === 'on',
   };
 }
+
+const listOf = (text = ''): string[] =>
+  text
+    .split(',')
+    .map((each) => each.trim())
+    .filter((each) => each !== '');

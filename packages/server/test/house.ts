@@ -33,6 +33,7 @@ interface Furnishing {
   setUpCode?: string | null;
   now?: () => Date;
   webRoot?: string;
+  trustedProxies?: readonly string[];
 }
 
 /** The real server over a real database of its own, without listening. */
@@ -50,7 +51,10 @@ export class House {
     }
   }
 
-  static async open(name: string, { seedDemo = false, setUpCode = null, now, webRoot = '/nowhere' }: Furnishing = {}): Promise<House> {
+  static async open(
+    name: string,
+    { seedDemo = false, setUpCode = null, now, webRoot = '/nowhere', trustedProxies = [] }: Furnishing = {},
+  ): Promise<House> {
     const base = process.env['TEST_DATABASE_URL'];
     if (!base) throw new Error('TEST_DATABASE_URL must be set: run ./clay-pot test unit');
     const database = `clay_pot_test_${name}`;
@@ -65,6 +69,8 @@ export class House {
       ...{ seedDemo, setUpCode },
       logLevel: 'silent',
       secureCookie: false,
+      allowedHosts: ['here.example'],
+      trustedProxies,
     };
     const app = await createApp(config, now);
     if (now) app.get(Clock).now = now;
@@ -154,6 +160,14 @@ const { id: _method, ...dailyRange } = METHODS['daily-range'];
 export const OWN_METHOD: MethodInput = { ...dailyRange, name: 'Own method' };
 
 /** A picture of a hand that somebody agreed to have kept. */
+/** The beginning of a JPEG of this size, as an encoder writes it: a comment, then the frame. */
+export function jpegOf(widthPx: number, heightPx: number): Buffer {
+  const words = (...values: number[]) => values.flatMap((value) => [value >> 8, value & 0xff]);
+  const comment = [...words(0xfffe, 102), ...Array<number>(100).fill(7)];
+  const frame = [...words(0xffc0, 11), 8, ...words(heightPx, widthPx), 1, 1, 0x11, 0];
+  return Buffer.from([...words(0xffd8), ...comment, ...frame, ...words(0xffda, 2, 0xffd9)]);
+}
+
 export const PICTURE = {
   ...{ of: 'wrist extension', hand: 'left', onDay: '2026-01-01', deg: 71.2 },
   points: [
@@ -161,7 +175,7 @@ export const PICTURE = {
     { x: 500, y: 400 },
     { x: 650, y: 200 },
   ],
-  jpegBase64: Buffer.from([0xff, 0xd8, 0xff, ...Array<number>(120).fill(7)]).toString('base64'),
+  jpegBase64: jpegOf(1600, 1200).toString('base64'),
   ...{ consentBy: 'Test Person', consentOn: '2026-01-01' },
 };
 export const OWN_MOVEMENT = copyOf(shippedMovement('bearing.palm-support')!, 'Own hold');

@@ -2,12 +2,13 @@ import { beforeAll, describe, expect, test } from '@jest/globals';
 import type { Problem, WhoAmI } from '@clay-pot/contracts';
 import { SignInFailureRow, SignInRow } from '../src/accounts/entities.js';
 import { Clock } from '../src/http/clock.js';
+import { proxyAddresses } from '../src/http/hosts.js';
 import { House, PASSWORD } from './house.js';
 
 let house: House;
 let email: string;
 beforeAll(async () => {
-  house = await House.open('sign_in');
+  house = await House.open('sign_in', { trustedProxies: ['localhost'] });
   ({ email } = await house.studio('willow'));
 });
 
@@ -84,7 +85,59 @@ describe('signing in', () => {
     expect(stranger).toBeLessThan(member * 3);
   });
 
-  test('after ten failures the address is told to wait, even with the right password; later it works again', async () => {
+  test('of many guesses sent at once no more are checked than of those sent one after the other', async () => {
+    await house.source.getRepository(SignInFailureRow).clear();
+    const answers = await Promise.all(Array.from({ length: 120 }, () => tryToSignIn(email, 'not it')));
+    expect(answers.filter(({ status }) => status === 401)).toHaveLength(5);
+    expect(answers.filter(({ status }) => status === 429)).toHaveLength(115);
+    expect(await house.source.getRepository(SignInFailureRow).count()).toBe(5);
+  });
+
+  test('each wrong guess doubles the wait, up to a quarter of an hour', async () => {
+    const failures = house.source.getRepository(SignInFailureRow);
+    await failures.clear();
+    const clock = house.app.get(Clock);
+    const real = clock.now;
+    let atS = Date.now() / 1000;
+    clock.now = () => new Date(atS * 1000);
+    const waits: number[] = [];
+    for (let guess = 0; guess < 18; guess++) {
+      let answer = await tryToSignIn(email, 'not it');
+      if (answer.status === 429) {
+        const waitS = Number(answer.headers['retry-after']);
+        waits.push(waitS);
+        atS += waitS;
+        answer = await tryToSignIn(email, 'not it');
+      }
+      expect(answer.status).toBe(401);
+    }
+    expect(waits).toEqual([1, 2, 4, 8, 16, 32, 64, 128, 256, 512, 900, 900, 900]);
+    clock.now = real;
+    await failures.clear();
+  });
+
+  test('a guesser elsewhere, or at a hundred places, does not lock the right person out of a device that they know', async () => {
+    await house.source.getRepository(SignInFailureRow).clear();
+    const from = (address: string, password: string, cookie?: string) =>
+      house.stranger(cookie).ask('POST', '/sign-in', { email, password }, { 'x-forwarded-for': address });
+    const first = await from('203.0.113.9', PASSWORD);
+    const device = /claypot_known=[^;]+/.exec(String(first.headers['set-cookie']))![0];
+    for (let guess = 0; guess < 8; guess++) await from('198.51.100.1', 'not it');
+    expect((await from('198.51.100.1', PASSWORD)).status).toBe(429);
+    expect((await from('203.0.113.9', PASSWORD)).status).toBe(201);
+    for (let at = 0; at < 120; at++) await from(`192.0.2.${at}`, 'not it');
+    expect((await from('203.0.113.77', PASSWORD)).status).toBe(429);
+    expect((await from('203.0.113.77', PASSWORD, device)).status).toBe(201);
+    // A device that was made up, or that knows another account, is none.
+    expect((await from('203.0.113.77', PASSWORD, 'claypot_known=made-up')).status).toBe(429);
+    const other = await house.studio('birch');
+    const birch = await house.stranger().ask('POST', '/sign-in', { email: other.email, password: PASSWORD });
+    const foreign = /claypot_known=[^;]+/.exec(String(birch.headers['set-cookie']))![0];
+    expect((await from('203.0.113.77', PASSWORD, foreign)).status).toBe(429);
+    await house.source.getRepository(SignInFailureRow).clear();
+  });
+
+  test('after some failures the address is told to wait, even with the right password; later it works again', async () => {
     await house.source.getRepository(SignInFailureRow).clear();
     for (let failure = 0; failure < 10; failure++) await tryToSignIn(email, 'not it');
     const refused = await tryToSignIn(email, PASSWORD);
@@ -93,6 +146,24 @@ describe('signing in', () => {
     expect(refused.body.detail).toContain('Wait');
     await house.source.query('UPDATE sign_in_failures SET at = at - INTERVAL 16 MINUTE');
     expect((await tryToSignIn(email, PASSWORD)).status).toBe(201);
+  });
+});
+
+describe('where it is asked', () => {
+  test('under a name that is not ours nobody is answered; by number, by our own names and those allowed they are', async () => {
+    const coach = await house.signedIn(email);
+    const asked = async (host: string) => (await coach.ask('GET', '/sign-in', undefined, { host })).status;
+    for (const host of ['elsewhere.example', 'localhost.elsewhere.example', 'here.example.evil', '127.0.0.1.evil.example']) {
+      expect([host, await asked(host)]).toEqual([host, 421]);
+    }
+    for (const host of ['localhost:4173', '127.0.0.1', '[::1]:80', '192.168.1.20:4173', 'here.example', 'HERE.example.']) {
+      expect([host, await asked(host)]).toEqual([host, 200]);
+    }
+  });
+
+  test('a proxy that has no address is named, before anything starts', async () => {
+    await expect(proxyAddresses(['10.0.0.0/8', 'no-such-proxy.invalid'])).rejects.toThrow('“no-such-proxy.invalid” has no address');
+    expect(await proxyAddresses(['10.0.0.0/8', '::1'])).toEqual(['10.0.0.0/8', '::1']);
   });
 });
 

@@ -58,6 +58,19 @@ export class SignInRow {
   expiresAt: Date;
 }
 
+/** A device on which an account was signed in before. Only a hash of its token is kept. */
+@Entity('known_devices')
+export class KnownDeviceRow {
+  @PrimaryColumn('char', { name: 'token_hash', length: 64 })
+  tokenHash: string;
+
+  @IdColumn('account_id')
+  accountId: string;
+
+  @Column('datetime', { name: 'expires_at', precision: 3 })
+  expiresAt: Date;
+}
+
 /** A failed try, kept as long as it counts against the next one. */
 @Entity('sign_in_failures')
 export class SignInFailureRow {

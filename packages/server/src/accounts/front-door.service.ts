@@ -7,6 +7,7 @@ import { CONFIG } from '../config.token.js';
 import type { Config } from '../config.js';
 import { conflict, invalid } from '../http/problem.js';
 import { AccountRow, StudioRow } from './entities.js';
+import { SignInAttempts, type Source } from './sign-in-attempts.js';
 import { hashPassword, hashToken, SignInService } from './sign-in.service.js';
 
 /** A visit of the demo ends by itself after a day. */
@@ -20,6 +21,7 @@ export class FrontDoorService {
   constructor(
     private readonly source: DataSource,
     private readonly signIns: SignInService,
+    private readonly attempts: SignInAttempts,
     @Inject(CONFIG) private readonly config: Config,
   ) {}
 
@@ -33,11 +35,12 @@ export class FrontDoorService {
    * @returns the token for the cookie @throws 422 for a wrong code; 409 once there is a studio; 429 after too many wrong codes
    */
   async setUp(request: SetUpRequest, address: string): Promise<string> {
-    await this.signIns.refuseTooManyTries(SETTING_UP, address);
+    const from: Source = { kind: 'address', address };
+    await this.attempts.begin(SETTING_UP, from);
     if (this.config.setUpCode === null || !isSameSecret(request.code.trim(), this.config.setUpCode)) {
-      await this.signIns.noteFailure(SETTING_UP, address);
       throw invalid([{ pointer: '/code', message: 'must be the code printed where Clay Pot was started' }]);
     }
+    await this.attempts.succeeded(SETTING_UP, from);
     const passwordHash = await hashPassword(request.password);
     const accountId = uuid();
     await this.source.transaction('SERIALIZABLE', async (manager) => {

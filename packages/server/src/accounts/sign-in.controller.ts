@@ -31,8 +31,10 @@ export class SignInController {
     @Req() request: FastifyRequest,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<WhoAmI> {
-    const token = await this.signIns.signIn(body.email.trim().toLowerCase(), body.password, request.ip);
+    const known = this.cookies.known(request);
+    const { token, device } = await this.signIns.signIn(body.email.trim().toLowerCase(), body.password, request.ip, known);
     this.cookies.sign(reply, token);
+    this.cookies.know(reply, device);
     return this.signIns.describe(must(await this.signIns.whoHas(token), 'a sign-in for the token just given'));
   }
 

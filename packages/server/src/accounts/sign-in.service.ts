@@ -3,18 +3,18 @@ import type { WhoAmI } from '@clay-pot/contracts';
 import type { ShownUnits } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import { hash, verify } from '@node-rs/argon2';
-import { addDays, subMinutes } from 'date-fns';
+import { addDays } from 'date-fns';
 import { DataSource, LessThan, MoreThan } from 'typeorm';
 import { StudioScope } from '../database/studio-scope.js';
 import { Clock } from '../http/clock.js';
-import { tooManyTries, wrongSignIn } from '../http/problem.js';
-import { AccountRow, SignInFailureRow, SignInRow, StudioRow } from './entities.js';
+import { wrongSignIn } from '../http/problem.js';
+import { AccountRow, KnownDeviceRow, SignInRow, StudioRow } from './entities.js';
+import { SignInAttempts, type Source } from './sign-in-attempts.js';
 
 /** A sign-in that is not used lasts this long. */
 export const SIGN_IN_DAYS = 30;
-const FAILURE_WINDOW_MIN = 15;
-const MAX_FAILURES_PER_EMAIL = 10;
-const MAX_FAILURES_PER_ADDRESS = 50;
+/** A device is known for so long after the last sign-in on it. */
+export const KNOWN_DAYS = 365;
 /** OWASP’s first choice for argon2id: 19 MiB, two passes, one lane. */
 const ARGON2 = { memoryCost: 19_456, timeCost: 2, parallelism: 1 };
 
@@ -39,18 +39,37 @@ export class SignInService {
   constructor(
     private readonly source: DataSource,
     private readonly clock: Clock,
+    private readonly attempts: SignInAttempts,
   ) {}
 
-  /** @returns the token for the cookie. @throws 401, the same for unknown address and wrong password; 429 after too many tries. */
-  async signIn(email: string, password: string, address: string): Promise<string> {
-    await this.refuseTooManyTries(email, address);
+  /**
+   * @param known what a browser keeps of an earlier sign-in
+   * @returns the tokens for the cookies: of the sign-in, and of the device. @throws 401, the same for unknown address and wrong password; 429 after too many tries
+   */
+  async signIn(email: string, password: string, address: string, known?: string): Promise<{ token: string; device: string }> {
     const account = await this.source.getRepository(AccountRow).findOneBy({ email });
+    const device = known !== undefined && account ? await this.knownDevice(known, account.id) : null;
+    const from: Source = device ? { kind: 'known device', id: device } : { kind: 'address', address };
+    await this.attempts.begin(email, from);
     const matches = await verify(account?.passwordHash ?? (await this.decoy), password);
-    if (!account || !matches) {
-      await this.noteFailure(email, address);
-      throw wrongSignIn();
-    }
-    return this.tokenFor(account.id);
+    if (!account || !matches) throw wrongSignIn();
+    await this.attempts.succeeded(email, from);
+    return { token: await this.tokenFor(account.id), device: await this.rememberDevice(account.id, device ? known : undefined) };
+  }
+
+  /** The id of a device on which an account was signed in before; null for any other. */
+  private async knownDevice(token: string, accountId: string): Promise<string | null> {
+    const tokenHash = hashToken(token);
+    const row = await this.source.getRepository(KnownDeviceRow).findOneBy({ tokenHash, accountId, expiresAt: MoreThan(this.clock.now()) });
+    return row && tokenHash;
+  }
+
+  /** Knows a device from now on. @returns the token that it is known by */
+  private async rememberDevice(accountId: string, known: string | undefined): Promise<string> {
+    const token = known ?? randomBytes(32).toString('base64url');
+    const expiresAt = addDays(this.clock.now(), KNOWN_DAYS);
+    await this.source.getRepository(KnownDeviceRow).upsert({ tokenHash: hashToken(token), accountId, expiresAt }, ['tokenHash']);
+    return token;
   }
 
   /** Signs an account in. @param days after how many it ends by itself @returns the token for the cookie */
@@ -60,11 +79,6 @@ export class SignInService {
     await this.source.getRepository(SignInRow).insert({ tokenHash: hashToken(token), accountId, expiresAt });
     await this.forgetOld();
     return token;
-  }
-
-  /** Counts a failed try against whoever makes the next one. */
-  async noteFailure(email: string, address: string): Promise<void> {
-    await this.source.getRepository(SignInFailureRow).insert({ email, address, at: this.clock.now() });
   }
 
   async signOut(token: string): Promise<void> {
@@ -101,20 +115,9 @@ export class SignInService {
     return this.describe({ account: Object.assign(account, units), studio, scope });
   }
 
-  /** @throws 429 after too many failures of an address or for an e-mail */
-  async refuseTooManyTries(email: string, address: string): Promise<void> {
-    const failures = this.source.getRepository(SignInFailureRow);
-    const at = MoreThan(subMinutes(this.clock.now(), FAILURE_WINDOW_MIN));
-    const byEmail = await failures.countBy({ email, at });
-    const byAddress = await failures.countBy({ address, at });
-    if (byEmail >= MAX_FAILURES_PER_EMAIL || byAddress >= MAX_FAILURES_PER_ADDRESS) {
-      throw tooManyTries(FAILURE_WINDOW_MIN * 60);
-    }
-  }
-
   private async forgetOld(): Promise<void> {
     const now = this.clock.now();
     await this.source.getRepository(SignInRow).delete({ expiresAt: LessThan(now) });
-    await this.source.getRepository(SignInFailureRow).delete({ at: LessThan(subMinutes(now, FAILURE_WINDOW_MIN)) });
+    await this.source.getRepository(KnownDeviceRow).delete({ expiresAt: LessThan(now) });
   }
 }

@@ -3,6 +3,7 @@ import { Reflector } from '@nestjs/core';
 import type { FastifyRequest } from 'fastify';
 import { checkOrigin } from '../http/origin.js';
 import { signInNeeded } from '../http/problem.js';
+import { currentRequest } from '../http/request-context.js';
 import { COOKIE } from './sign-in-cookies.js';
 import { type SignedIn, SignInService } from './sign-in.service.js';
 
@@ -30,6 +31,8 @@ export class SignedInGuard implements CanActivate {
     const signedIn = token ? await this.signIns.whoHas(token) : null;
     if (!signedIn) throw signInNeeded();
     request.signedIn = signedIn;
+    const current = currentRequest();
+    if (current) current.studioId = signedIn.studio.id;
     return true;
   }
 }

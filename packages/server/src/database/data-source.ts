@@ -1,7 +1,7 @@
 import { DataSource, type DataSourceOptions } from 'typeorm';
 import { refreshDerived } from './derived.js';
 import { QUERY_LIMIT_S, withLimit } from './query-limit.js';
-import { AccountRow, SignInFailureRow, SignInRow, StudioRow } from '../accounts/entities.js';
+import { AccountRow, KnownDeviceRow, SignInFailureRow, SignInRow, StudioRow } from '../accounts/entities.js';
 import { AssignmentRow } from '../assignments/assignment.entity.js';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import { IntakeRow } from '../intakes/intake.entity.js';
@@ -47,6 +47,7 @@ import { DemoStudio2060000000000 } from './migrations/2060000000000-demo-studio.
 import { Suggestions2070000000000 } from './migrations/2070000000000-suggestions.js';
 import { ProgrammeCopies2080000000000 } from './migrations/2080000000000-programme-copies.js';
 import { Grades2090000000000 } from './migrations/2090000000000-grades.js';
+import { KnownDevices2100000000000 } from './migrations/2100000000000-known-devices.js';
 import { FiledSequences2050000000000 } from './migrations/2050000000000-filed-sequences.js';
 import { DaysOfSessions2000000000000 } from './migrations/2000000000000-days-of-sessions.js';
 import { Programmes1940000000000 } from './migrations/1940000000000-programmes.js';
@@ -59,6 +60,7 @@ export const ENTITIES = [
   AccountRow,
   SignInRow,
   SignInFailureRow,
+  KnownDeviceRow,
   AthleteRow,
   SequenceRow,
   AssignmentRow,
@@ -125,6 +127,7 @@ export function dataSourceOptions(url: string, limitS = QUERY_LIMIT_S): DataSour
       Suggestions2070000000000,
       ProgrammeCopies2080000000000,
       Grades2090000000000,
+      KnownDevices2100000000000,
     ],
     synchronize: false,
     timezone: 'Z',
