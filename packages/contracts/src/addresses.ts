@@ -1,5 +1,5 @@
 import { PAST_DAYS, SESSION_PAGE } from './limits.js';
-import { IsId, IsText, IsWholeWithin, IsWord } from './validation/fields.js';
+import { IsId, IsText, IsWholeWithin, IsWord, IsWordId } from './validation/fields.js';
 import { OptionalField } from './validation/optional-field.js';
 
 /** Ids and words in the addresses of routes. What is no id doesn't exist. */
@@ -57,12 +57,12 @@ export class ComplaintAddress extends ById {
 }
 /** A movement, shipped or the studio’s own. */
 export class MovementAddress {
-  @IsText(WORD_LENGTH, 1)
+  @IsWordId(WORD_LENGTH)
   readonly movementId: string;
 }
 /** A calendar by its private address. */
 export class CalendarAddress {
-  @IsText(WORD_LENGTH, 1)
+  @IsWordId(WORD_LENGTH)
   readonly file: string;
 }
 

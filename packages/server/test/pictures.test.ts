@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import type { Problem, StoredPicture } from '@clay-pot/contracts';
 import { v7 as uuid } from 'uuid';
-import { ATHLETE, type Browser, House, PICTURE, pointers } from './house.js';
+import { ATHLETE, type Browser, House, jpegOf, PICTURE, pointers } from './house.js';
 
 let house: House;
 let coach: Browser;
@@ -25,7 +25,7 @@ describe('pictures', () => {
     expect(bytes.status).toBe(200);
     expect(String(bytes.headers['content-type'])).toBe('image/jpeg');
     expect(String(bytes.headers['cache-control'])).toBe('no-store');
-    expect((await put(id, { jpegBase64: PICTURE.jpegBase64.replace('Bw', 'Cw') })).status).toBe(409);
+    expect((await put(id, { jpegBase64: jpegOf(1600, 1201).toString('base64') })).status).toBe(409);
     expect((await coach.ask('DELETE', `${path}/${id}`)).status).toBe(204);
     expect((await coach.ask('GET', `${path}/${id}`)).status).toBe(404);
     expect((await coach.ask<StoredPicture[]>('GET', path)).body).toEqual([]);
@@ -39,6 +39,11 @@ describe('pictures', () => {
     expect(await refused({ consentOn: undefined })).toEqual(['/consentOn']);
     expect(await refused({ consentOn: '2026-06-11' })).toEqual(['/consentOn']);
     expect(await refused({ jpegBase64: Buffer.alloc(120, 7).toString('base64') })).toEqual(['/jpegBase64']);
+    const withoutFrame = Buffer.concat([Buffer.from([0xff, 0xd8, 0xff, 0xe0]), Buffer.alloc(120, 7)]);
+    expect(await refused({ jpegBase64: withoutFrame.toString('base64') })).toEqual(['/jpegBase64']);
+    // A few hundred bytes that would be unpacked into gigabytes.
+    expect(await refused({ jpegBase64: jpegOf(65_000, 65_000).toString('base64') })).toEqual(['/jpegBase64']);
+    expect(await refused({ jpegBase64: jpegOf(0, 400).toString('base64') })).toEqual(['/jpegBase64']);
     expect(await refused({ jpegBase64: '~'.repeat(200) })).toEqual(['/jpegBase64']);
     expect(await refused({ jpegBase64: 'A'.repeat(900_001) })).toEqual(['/jpegBase64']);
     expect(await refused({ points: PICTURE.points.slice(1) })).toEqual(['/points']);

@@ -52,6 +52,12 @@ export const IsWord = (words: readonly (string | number)[], title?: string): Pro
 /** An id made by whoever creates the thing. @param what it names, for the message */
 export const IsId = (what: string): PropertyDecorator => IsUUID('all', carrying(idOf(what)));
 
+/** An id in words, as shipped movements have: letters, digits, dots and hyphens. What else is asked for does not exist. */
+export function IsWordId(maxLength: number): PropertyDecorator {
+  const rule = carrying(text(maxLength, 1));
+  return all(IsString(rule), Length(1, maxLength, rule), Matches(/^[\w.-]+$/, rule));
+}
+
 /** An e-mail address. */
 export function IsEmailAddress(): PropertyDecorator {
   const rule = carrying(email());

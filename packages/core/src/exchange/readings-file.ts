@@ -57,7 +57,7 @@ export function readReadingsTable(text: string): ReadingsTable {
   const ragged = rows.findIndex((row) => row.length !== columns.length);
   if (ragged >= 0)
     return noTable(`/${ragged + 2}`, `has ${rows[ragged]?.length ?? 0} columns where the first line names ${columns.length}`);
-  return { columns, rows: rows.map((row) => row.map((cell) => cell.trim())), faults: [] };
+  return { columns, rows: rows.map((row) => row.map((cell) => withoutApostrophe(cell.trim()))), faults: [] };
 }
 
 /** In which order a day’s numbers stand. */
@@ -239,22 +239,30 @@ function keptValue(value: number, unitText: string, kept: ReadingUnit): number |
   return null;
 }
 
+/** What a spreadsheet would carry out instead of showing it; a negative number is none. Such a cell is written with an apostrophe before it. */
+const FORMULA = /^(?:[=+@\t\r]|-(?![\d.]))/;
+/** A cell as it was before it was kept from being a formula. */
+const withoutApostrophe = (cell: string): string => (cell.startsWith("'") && FORMULA.test(cell.slice(1)) ? cell.slice(1) : cell);
+
 /**
  * Readings as such a file, oldest first, in the units that they are kept in: read in again, they are the same. What was measured after a session’s work is left out:
  * in a file it would stand as if the hand were rested.
  */
 export const writeReadingsFile = (readings: readonly Reading[]): string =>
-  Papa.unparse({
-    fields: [...READING_COLUMNS],
-    data: readings
-      .filter(isCold)
-      .toSorted((a, b) => a.onDay.localeCompare(b.onDay))
-      .map(({ onDay, hand, kind, of, value, detail, trials, gauge }) => [
-        ...[onDay, hand, kind, of, value, readingUnit(kind, of) ?? '', detail ?? ''],
-        trials?.join(' ') ?? '',
-        gauge ?? '',
-      ]),
-  });
+  Papa.unparse(
+    {
+      fields: [...READING_COLUMNS],
+      data: readings
+        .filter(isCold)
+        .toSorted((a, b) => a.onDay.localeCompare(b.onDay))
+        .map(({ onDay, hand, kind, of, value, detail, trials, gauge }) => [
+          ...[onDay, hand, kind, of, value, readingUnit(kind, of) ?? '', detail ?? ''],
+          trials?.join(' ') ?? '',
+          gauge ?? '',
+        ]),
+    },
+    { escapeFormulae: FORMULA },
+  );
 
 /** What makes a reading of a file the same when the file is imported again; equal rows of one file differ by their order. */
 export function readingKeys(athleteId: string, readings: readonly Reading[]): string[] {

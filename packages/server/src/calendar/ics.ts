@@ -27,7 +27,7 @@ export interface StampedEntry extends CalendarEntry {
  */
 export function icsOf(name: string, timeZone: string, entries: readonly StampedEntry[], stampedAt: Date): string {
   const calendar = ical({
-    name,
+    name: oneLine(name),
     prodId: { company: 'Clay Pot', product: 'Programme' },
     method: ICalCalendarMethod.PUBLISH,
     ttl: ASK_AGAIN_S,
@@ -41,20 +41,26 @@ export function icsOf(name: string, timeZone: string, entries: readonly StampedE
       : new TZDate(start.getTime() + Math.ceil(durationMs / 60_000) * 60_000, timeZone);
     const length = durationMs > 0 ? `, ${minutesText(durationMs)}` : '';
     calendar.createEvent({
-      id: `${id}@clay-pot`,
+      id: `${encodeURIComponent(id)}@clay-pot`,
       start,
       end,
       allDay: isAllDay,
       timezone: timeZone,
       stamp: stampedAt,
       sequence: sequenceOf(changedAt),
-      summary: `${title}${length}`,
-      description,
+      summary: `${oneLine(title)}${length}`,
+      description: printable(description),
     });
   }
   // The library writes the stamp in the event’s zone; it has to be in UTC (RFC 5545, 3.8.7.2).
   return calendar.toString().replace(/^DTSTAMP:.*$/gm, `DTSTAMP:${inUtc(stampedAt)}`);
 }
+
+/** A text without what is no character of a text: a control character would end a line of the file or make it unreadable. */
+const printable = (text: string): string => text.replaceAll(CONTROL, ' ');
+// oxlint-disable-next-line no-control-regex -- these are what is looked for
+const CONTROL = /[\u0000-\u0009\u000B-\u001F\u007F-\u009F\u2028\u2029]/g;
+const oneLine = (text: string): string => printable(text).replaceAll('\n', ' ');
 
 const FIRST_SECOND = Date.UTC(2020, 0, 1) / 1000;
 /** Seconds are whole numbers that rise with every change, and stay small enough for calendars. */

@@ -5,10 +5,14 @@ import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
 import { conflict, invalid, notFound } from '../http/problem.js';
+import { jpegSize } from './jpeg.js';
 import { PictureRow } from './picture.entity.js';
 
-/** A JPEG begins so. */
-const JPEG_STARTS = Buffer.from([0xff, 0xd8, 0xff]);
+/** A phone takes twelve million; more would be unpacked into more memory than looking at three points is worth. */
+const MOST_PIXELS = 16_000_000;
+/** So many are kept of one athlete, and so many bytes for one studio. */
+const MOST_PICTURES = 200;
+const MOST_BYTES = 500 * 1_048_576;
 const BASE64 = /^[A-Za-z0-9+/]+={0,2}$/;
 
 /** Keeps pictures whose keeping was agreed to, and forgets them when that is taken back. */
@@ -30,6 +34,7 @@ export class PicturesService {
     const jpeg = Buffer.from(BASE64.test(jpegBase64) ? jpegBase64 : '', 'base64');
     const faults = this.faultsOf(input, jpeg, dayIn(scope.timeZone, this.clock.now()));
     if (faults.length > 0) throw invalid(faults);
+    await this.refuseTooMany(scope, athleteId, id, jpeg.length);
     const picture = { id, ...rest, points: [...points] };
     const isNew = await scope.of(PictureRow).insert({ ...picture, athleteId, jpeg }, 'picture');
     if (!isNew) {
@@ -53,10 +58,29 @@ export class PicturesService {
     if ((await scope.of(PictureRow).remove({ athleteId, id })) === 0) throw notFound('picture');
   }
 
+  /** @throws 409 where there is no room for another */
+  private async refuseTooMany(scope: StudioScope, athleteId: string, id: string, bytes: number): Promise<void> {
+    const kept = await scope
+      .of(PictureRow)
+      .query('picture')
+      .select('COUNT(*)', 'ofStudio')
+      .addSelect('SUM(picture.athlete_id = :athleteId)', 'ofAthlete')
+      .addSelect('SUM(LENGTH(picture.jpeg))', 'bytes')
+      .andWhere('picture.id <> :id')
+      .setParameters({ athleteId, id })
+      .getRawOne<Record<'ofStudio' | 'ofAthlete' | 'bytes', string | null>>();
+    if (Number(kept?.ofAthlete ?? 0) >= MOST_PICTURES) {
+      throw conflict(`This athlete has ${MOST_PICTURES} pictures. Delete one first.`);
+    }
+    if (Number(kept?.bytes ?? 0) + bytes > MOST_BYTES) throw conflict('The studio has no room for more pictures. Delete some first.');
+  }
+
   private faultsOf({ onDay, consentOn }: PictureInput, jpeg: Buffer, today: string): Fault[] {
     const faults: Fault[] = [];
-    if (!jpeg.subarray(0, JPEG_STARTS.length).equals(JPEG_STARTS)) {
-      faults.push({ pointer: '/jpegBase64', message: 'must be a JPEG picture in base64' });
+    const size = jpegSize(jpeg);
+    if (!size) faults.push({ pointer: '/jpegBase64', message: 'must be a JPEG picture in base64' });
+    else if (size.widthPx * size.heightPx > MOST_PIXELS) {
+      faults.push({ pointer: '/jpegBase64', message: `must have at most ${MOST_PIXELS / 1e6} million pixels` });
     }
     for (const [pointer, value] of [
       ['/onDay', onDay],
