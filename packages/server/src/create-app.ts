@@ -9,8 +9,10 @@ import { AppModule } from './app.module.js';
 import type { Config } from './config.js';
 import { migrate } from './database/data-source.js';
 import { seedWhenEmpty } from './database/demo/seed.js';
+import { proxyAddresses, refuseStrangeHosts } from './http/hosts.js';
 import { readJsonBodies } from './http/json-body.js';
 import { StructuredLogger } from './http/logger.js';
+import { keepRequestContext } from './http/request-context.js';
 import { serveOpenApi } from './http/openapi.js';
 import { answerFrameworkError } from './http/problem.filter.js';
 import { serveWeb } from './http/web-files.js';
@@ -20,7 +22,9 @@ const ID_LENGTH = 100;
 
 /** The whole server, migrated and seeded, not yet listening. */
 export async function createApp(config: Config, now: () => Date = () => new Date()): Promise<NestFastifyApplication> {
+  const proxies = await proxyAddresses(config.trustedProxies);
   const adapter = new FastifyAdapter({
+    ...(proxies.length > 0 && { trustProxy: proxies }),
     logger: { level: config.logLevel },
     genReqId: () => uuid(),
     bodyLimit: BODY_LIMIT_BYTES,
@@ -34,6 +38,8 @@ export async function createApp(config: Config, now: () => Date = () => new Date
   });
   app.setGlobalPrefix('api');
   const fastify = app.getHttpAdapter().getInstance();
+  refuseStrangeHosts(fastify, config.allowedHosts);
+  keepRequestContext(fastify);
   readJsonBodies(fastify);
   // What the API answers is somebody's record: nothing between us and the browser keeps it.
   fastify.addHook('onSend', (request, reply, _payload, done) => {

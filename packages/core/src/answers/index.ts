@@ -5,8 +5,24 @@ export { answerCompose, answerSwap } from './compose-in-thread.js';
 export type { ComposeWork } from './compose-work.js';
 export type { OwnShelf } from './own-shelf.js';
 export { answerCopy, type CopyAnswer, type CopyWork } from './copy.js';
+export {
+  answerOffers,
+  answerPast,
+  answerSession,
+  answerTimeline,
+  type BlockAnswer,
+  type EffortSessionAnswer,
+  type EffortTimelineAnswer,
+  type EffortWork,
+  type GroupFatigue,
+  type OffersAnswer,
+  sessionAnswer,
+  type SessionFinding,
+  timelineAnswer,
+} from './effort.js';
 export { answerForecasts, type ForecastQuestion } from './forecasts.js';
 export { answerPredictions, type PredictionsAnswer, type PredictionsWork } from './predictions.js';
 export { answerCriticalForce, answerTrace, answerTrend, type CriticalForceAnswer, type TraceAnswer, type TrendAnswer } from './measure.js';
+export { answerRead, type ReadWork } from './read.js';
 export { answerEvidence, type EvidenceWork, type SubjectWork } from './subject.js';
 export { answerEvaluate, type EvaluateAnswer, type EvaluatedSession, type EvaluateWork } from './programme.js';

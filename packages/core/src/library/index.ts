@@ -62,8 +62,16 @@ export interface StudioLibrary {
   readonly grades: readonly Grade[];
 }
 
+/** Everything of a studio’s own that a library is made of, as plain data. */
+export interface LibraryData {
+  readonly movements: readonly Own<Movement>[];
+  readonly methods: readonly Own<Method>[];
+  readonly names: readonly OwnName[];
+  readonly grades: readonly Grade[];
+}
+
 /** One of a studio's own documents; what was removed stays known to the sequences and records that name it. */
-interface Own<D> {
+export interface Own<D> {
   readonly removed: boolean;
   readonly document: D;
 }

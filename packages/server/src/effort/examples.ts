@@ -1,8 +1,8 @@
-import { resolveBlock, type Sequence, USUAL_PACING, viewOf } from '@clay-pot/core';
+import { answerSession, answerTimeline, type EffortWork } from '@clay-pot/core/answers';
+import { resolveBlock, type Sequence, USUAL_PACING } from '@clay-pot/core';
 import type { EffortQuestion, PersonInput } from '@clay-pot/contracts';
-import { shippedMovement } from '@clay-pot/core/library';
+import { shippedMovement, USUAL_METHOD } from '@clay-pot/core/library';
 import { bodyAlone, withMore } from '../persons/persons.service.js';
-import { answerSession, answerTimeline, sessionFor } from './effort.service.js';
 
 const body = { sex: 'male', statureM: 1.78, massKg: 80, ageYears: 27 } as const;
 
@@ -25,11 +25,14 @@ const whose = {
   measured: [{ kind: 'maximum', of: 'wrist flexion', hand: 'left', value: 17 }],
 } satisfies PersonInput;
 const subject = withMore(bodyAlone(body, '2026-01-01'), whose);
-const view = viewOf({ ...sessionFor(subject, sequence), lookup: shippedMovement });
+const work: EffortWork = {
+  ...{ sequence, ...subject, method: USUAL_METHOD, athlete: null, past: [] },
+  ...{ now: `${subject.person.today}T00:00:00.000Z`, own: [], removedIds: [] },
+};
 
 /** A question and the core's own answers, for the API's description. */
 export const EFFORT_EXAMPLE = {
   question: { ...whose, sequence, at: '2026-01-01T00:00:00.000Z' } satisfies EffortQuestion,
-  timeline: answerTimeline(view, subject.estimated),
-  session: answerSession(view, subject.estimated),
+  timeline: answerTimeline(work),
+  session: answerSession(work),
 };

@@ -2,6 +2,7 @@ import { type ArgumentsHost, Catch, type ExceptionFilter, HttpException, Logger 
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import { tookTooLong } from '../database/query-limit.js';
 import { plain, ProblemError } from './problem.js';
+import { AbandonedError } from './request-context.js';
 
 /** Turns whatever was thrown into a problem document; our own faults are logged with the request id and reported without internals. */
 @Catch()
@@ -12,13 +13,15 @@ export class ProblemFilter implements ExceptionFilter {
     const http = host.switchToHttp();
     const request = http.getRequest<FastifyRequest>();
     const problem = error instanceof ProblemError ? error : this.translate(error, request);
-    answer(problem, request, http.getResponse<FastifyReply>());
+    answerProblem(problem, request, http.getResponse<FastifyReply>());
   }
 
   private translate(error: unknown, request: FastifyRequest): ProblemError {
     const status = statusOf(error);
     const translated = status === undefined ? undefined : refusal(status, error, request);
     if (translated) return translated;
+    // Nobody reads the answer.
+    if (error instanceof AbandonedError) return plain(499, error.message);
     this.log.error({ requestId: request.id, error: error instanceof Error ? error.stack : String(error) });
     if (tookTooLong(error)) return plain(503, 'The database took too long to answer. This request was not stored. Try again in a minute.');
     if (status === 503) return plain(503, 'Not ready: the database does not answer.');
@@ -30,10 +33,11 @@ export class ProblemFilter implements ExceptionFilter {
 export function answerFrameworkError(error: Error, request: FastifyRequest, reply: FastifyReply): void {
   const status = statusOf(error) ?? 400;
   const what = 'This address can’t be read: check its % signs and its length.';
-  answer(plain(status < 500 ? status : 400, what), request, reply);
+  answerProblem(plain(status < 500 ? status : 400, what), request, reply);
 }
 
-function answer({ problem, headers }: ProblemError, request: FastifyRequest, reply: FastifyReply): void {
+/** Sends a problem document. */
+export function answerProblem({ problem, headers }: ProblemError, request: FastifyRequest, reply: FastifyReply): void {
   void reply
     .status(problem.status)
     .headers(headers)

@@ -81,6 +81,13 @@ export const versionNeeded = () =>
 /** Not possible as things stand, though the request is sound. */
 export const conflict = (detail: string) => new ProblemError(problem('conflict', 409, 'Not possible right now', detail));
 
+/** Too much is asked at the moment; with the seconds after which it may be tried again. */
+export const busy = (waitS: number) =>
+  new ProblemError(
+    problem('busy', 503, 'Busy', `The server is busy with other calculations. Try again in ${counted(Math.ceil(waitS), 'second')}.`),
+    { 'retry-after': String(Math.ceil(waitS)) },
+  );
+
 /** Whatever has no kind of its own. */
 export const plain = (status: number, detail: string) =>
   new ProblemError(problem(`http-${status}`, status, status >= 500 ? 'Our fault' : 'Not possible', detail));

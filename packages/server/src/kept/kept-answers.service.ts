@@ -4,6 +4,7 @@ import { v7 as uuid } from 'uuid';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
+import { shared } from '../http/request-context.js';
 import { KeptAnswerRow, type KeptKind } from './kept-answer.entity.js';
 import { RULES_VERSION } from './rules-version.js';
 
@@ -41,7 +42,7 @@ export class KeptAnswersService {
     const key = `${athlete.id} ${kind} ${athlete.evidenceRevision} ${this.today(scope)}`;
     const cached = this.underWay.get(key) as Promise<T> | undefined;
     if (cached) return cached;
-    const work = find()
+    const work = shared(find)
       .then(async (answer) => {
         await this.keep(scope, athlete, kind, answer);
         return answer;

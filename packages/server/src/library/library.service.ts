@@ -1,7 +1,7 @@
 import type { Grade } from '@clay-pot/core';
 import type { OwnShelf } from '@clay-pot/core/answers';
 import type { StudioScope } from '../database/studio-scope.js';
-import { type StudioLibrary, libraryWith } from '@clay-pot/core/library';
+import { type LibraryData, type StudioLibrary, libraryWith } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
 import { oncePerScope } from '../database/once.js';
 import { MethodRow } from '../methods/method.entity.js';
@@ -14,10 +14,16 @@ import { MovementRow } from '../movements/movement.entity.js';
 export class LibraryService {
   /** Read once a request, however many ask. */
   readonly of = oncePerScope(async (scope): Promise<StudioLibrary> => {
-    const [{ movements, methods }, names, grades] = await Promise.all([ownOf(scope), scope.of(MovementNameRow).find(), gradesOf(scope)]);
+    const { movements, methods, names, grades } = await libraryDataOf(scope);
     return libraryWith(movements, methods, names, grades);
   });
 }
+
+/** Everything of its own that a studio’s library is made of, read once a request: as a thread takes it. */
+export const libraryDataOf = oncePerScope(async (scope): Promise<LibraryData> => {
+  const [own, rows, grades] = await Promise.all([ownOf(scope), scope.of(MovementNameRow).find(), gradesOf(scope)]);
+  return { ...own, names: rows.map(({ movementId, name }) => ({ movementId, name })), grades };
+});
 
 /** A studio’s springs and bands, read once a request, lightest first. */
 export const gradesOf = oncePerScope(async (scope): Promise<Grade[]> => {

@@ -1,13 +1,6 @@
 import type { SequenceFilingInput, SequenceInput, SequenceListItem, SequenceTextAnswer, StoredSequence } from '@clay-pot/contracts';
 import { type Block, compareSequences, findLevel, type MovementLookup, same, type Sequence } from '@clay-pot/core';
-import {
-  decodeSequence,
-  encodeSequence,
-  FileError,
-  readSequenceText,
-  SEQUENCE_FORMAT_VERSION,
-  writeSequenceText,
-} from '@clay-pot/core/exchange';
+import { decodeSequence, encodeSequence, FileError, SEQUENCE_FORMAT_VERSION, writeSequenceText } from '@clay-pot/core/exchange';
 import type { StudioLibrary } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
 import { IsNull } from 'typeorm';
@@ -20,7 +13,8 @@ import { etagOf } from '../http/etag.js';
 import { fileNameOf } from '../http/file-name.js';
 import { brokenFile, brokenText, conflict, invalid, notFound } from '../http/problem.js';
 import { raiseEvidenceOfWhoDo } from '../kept/evidence-revision.js';
-import { LibraryService } from '../library/library.service.js';
+import { libraryDataOf, LibraryService } from '../library/library.service.js';
+import { HeavyWork } from '../work/heavy-work.js';
 import { SessionRow } from '../sessions/session.entities.js';
 import { storedSequence } from './sequence-sums.js';
 import { methodFaults, soundSequence } from './sound-sequence.js';
@@ -49,6 +43,7 @@ export class SequencesService {
   constructor(
     private readonly clock: Clock,
     private readonly library: LibraryService,
+    private readonly work: HeavyWork,
   ) {}
 
   async list(scope: StudioScope): Promise<SequenceListItem[]> {
@@ -143,8 +138,7 @@ export class SequencesService {
 
   /** Reads a sequence from plain text; nothing is stored. What was not understood stands beside what was; a text of which nothing was is answered with lines, columns and the nearest names. */
   async read(scope: StudioScope, text: string): Promise<SequenceTextAnswer> {
-    const { shelf, methods, ownName, grades } = await this.library.of(scope);
-    const { document, interpretations, faults } = readSequenceText(text, { shelf, methods, ownName, grades });
+    const { document, interpretations, faults } = await this.work.run('answerRead', { text, library: await libraryDataOf(scope) });
     if (document) return { document, interpretations, faults };
     throw brokenText(
       faults.map(({ nearest: names, choices: _choices, ...fault }) => ({ pointer: '/text', ...fault, ...(names.length > 0 && { names }) })),

@@ -1,65 +1,86 @@
 import { createRequire } from 'node:module';
-import type {
-  answerSuggestions,
-  answerCompose,
-  answerCopy,
-  answerEvaluate,
-  answerEvidence,
-  answerForecasts,
-  answerPredictions,
-  answerSwap,
-  answerTrace,
-  answerTrend,
-} from '@clay-pot/core/answers';
+import { availableParallelism } from 'node:os';
+import type * as answers from '@clay-pot/core/answers';
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { Piscina } from 'piscina';
-import { plain } from '../http/problem.js';
+import { busy } from '../http/problem.js';
+import { AbandonedError, currentRequest } from '../http/request-context.js';
+import { BusyError, FairQueue } from './fair-queue.js';
 
 /** Functions of the core that are long enough to hold up every other request, by their names. */
-interface Work {
-  answerSuggestions: typeof answerSuggestions;
-  answerCompose: typeof answerCompose;
-  answerCopy: typeof answerCopy;
-  answerEvaluate: typeof answerEvaluate;
-  answerEvidence: typeof answerEvidence;
-  answerForecasts: typeof answerForecasts;
-  answerPredictions: typeof answerPredictions;
-  answerSwap: typeof answerSwap;
-  answerTrace: typeof answerTrace;
-  answerTrend: typeof answerTrend;
-}
+type Work = Pick<
+  typeof answers,
+  | 'answerSuggestions'
+  | 'answerCompose'
+  | 'answerCopy'
+  | 'answerEvaluate'
+  | 'answerEvidence'
+  | 'answerForecasts'
+  | 'answerOffers'
+  | 'answerPast'
+  | 'answerPredictions'
+  | 'answerRead'
+  | 'answerSession'
+  | 'answerSwap'
+  | 'answerTimeline'
+  | 'answerTrace'
+  | 'answerTrend'
+>;
+type Named = keyof Work;
 
 const FUNCTIONS = createRequire(import.meta.url).resolve('@clay-pot/core/answers');
-const MOST_THREADS = 2;
-const MOST_WAITING = 64;
+/** One core is left to answer requests and to the database. */
+const THREADS = Math.max(2, availableParallelism() - 1);
 /** A thread that nobody asks anything is let go. */
 const IDLE_MS = 30_000;
-/** Longer than the longest question that is allowed takes on a slow machine. */
+/** From the start of the work: longer than the longest question that is allowed takes on a slow machine. */
 const TIME_LIMIT_MS = 20_000;
-
-const BUSY = 'The server is busy with other calculations. Try again in a few seconds.';
-/** The queue is full, or the time ran out. */
-const isBusy = (error: unknown) =>
-  error instanceof Error && (error.name === 'AbortError' || error.name === 'TimeoutError' || error.message.includes('queue is at limit'));
+/** Whoever would wait longer is told so at once. */
+const LONGEST_WAIT_MS = 8000;
+const USUAL_MS = 1000;
+const NOBODY = '';
 
 /** Computes beside the event loop, in threads that are started when they are first needed. */
 @Injectable()
 export class HeavyWork implements OnModuleDestroy {
   private pool: Piscina | undefined;
+  private readonly queue = new FairQueue({ atOnce: THREADS, longestWaitMs: LONGEST_WAIT_MS, usualMs: USUAL_MS });
 
-  /** What a function of the core answers. @throws 503 when too many wait already, or when it takes too long */
-  run<Name extends keyof Work>(name: Name, question: Parameters<Work[Name]>[0]): Promise<Awaited<ReturnType<Work[Name]>>> {
-    this.pool ??= new Piscina({
-      filename: FUNCTIONS,
-      minThreads: 0,
-      maxThreads: MOST_THREADS,
-      maxQueue: MOST_WAITING,
-      idleTimeout: IDLE_MS,
-    });
-    const answer = this.pool.run(question, { name, signal: AbortSignal.timeout(TIME_LIMIT_MS) });
-    return answer.catch((error: unknown) => {
-      throw isBusy(error) ? plain(503, BUSY) : error;
-    }) as Promise<Awaited<ReturnType<Work[Name]>>>;
+  /**
+   * What a function of the core answers. Studios take turns; a request that is abandoned stops its work.
+   * @param background nobody waits for it
+   * @throws 503 with the time to wait, when it would begin too late or takes too long
+   */
+  async run<Name extends Named>(
+    name: Name,
+    question: Parameters<Work[Name]>[0],
+    { background = false } = {},
+  ): Promise<Awaited<ReturnType<Work[Name]>>> {
+    const { studioId, abandoned } = currentRequest() ?? {};
+    const asker = { owner: studioId ?? NOBODY, kind: name, background, abandoned };
+    try {
+      return (await this.queue.run(asker, () => this.compute(name, question, abandoned))) as Awaited<ReturnType<Work[Name]>>;
+    } catch (error) {
+      if (error instanceof BusyError) throw busy(error.retryAfterS);
+      const isStopped = error instanceof Error && error.name === 'AbortError';
+      if (!isStopped) throw error;
+      throw abandoned?.aborted ? new AbandonedError() : busy(TIME_LIMIT_MS / 1000);
+    }
+  }
+
+  /** The clock begins with the work. */
+  private async compute(name: Named, question: unknown, abandoned: AbortSignal | undefined): Promise<unknown> {
+    this.pool ??= new Piscina({ filename: FUNCTIONS, minThreads: 0, maxThreads: THREADS, idleTimeout: IDLE_MS });
+    const stop = new AbortController();
+    const timer = setTimeout(() => stop.abort(), TIME_LIMIT_MS);
+    const leave = () => stop.abort();
+    abandoned?.addEventListener('abort', leave, { once: true });
+    try {
+      return (await this.pool.run(question, { name, signal: stop.signal })) as unknown;
+    } finally {
+      clearTimeout(timer);
+      abandoned?.removeEventListener('abort', leave);
+    }
   }
 
   async onModuleDestroy(): Promise<void> {
