@@ -116,7 +116,13 @@ export const test = base.extend<{ coach: Page }, { house: House; signedIn: Signe
   /** A page of the signed-in demo coach, with nothing opened yet. */
   coach: async ({ page, context, signedIn }, use) => {
     await context.addCookies(signedIn.cookies);
+    const refused: string[] = [];
+    page.on('console', (message) => {
+      if (message.text().includes('Content Security Policy')) refused.push(message.text());
+    });
     await use(page);
+    // What the policy refuses is missing on the page, or somebody put it there.
+    expect(refused).toEqual([]);
   },
 });
 

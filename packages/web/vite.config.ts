@@ -38,7 +38,6 @@ export default defineConfig({
     proxy: { '/api': { target: process.env['API'] ?? 'http://127.0.0.1:4173', changeOrigin: false } },
   },
   build: {
-    sourcemap: true,
     manifest: true,
     rolldownOptions: {
       output: {

@@ -55,7 +55,7 @@ export async function createApp(config: Config, now: () => Date = () => new Date
         defaultSrc: ["'self'"],
         // The solver is WebAssembly; nothing else is compiled in the browser.
         scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
-        styleSrc: ["'self'", "'unsafe-inline'"],
+        styleSrc: ["'self'"],
         imgSrc: ["'self'", 'data:', 'blob:'],
         fontSrc: ["'self'", 'data:'],
         workerSrc: ["'self'"],

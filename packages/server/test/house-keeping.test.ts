@@ -190,9 +190,20 @@ describe('the house', () => {
     }
   });
 
+  test('the description of the API is shown to who is signed in, and to nobody else', async () => {
+    for (const path of ['/openapi.json', '/docs', '/docs/swagger-ui-init.js', '/DOCS']) {
+      const { status } = await house.stranger().ask('GET', path);
+      expect([path, status]).toEqual([path, 401]);
+    }
+    expect((await coach.ask('GET', '/openapi.json')).status).toBe(200);
+    expect((await coach.ask('GET', '/docs')).status).toBe(200);
+  });
+
   test('answers carry the headers that keep a browser careful', async () => {
     const { headers } = await house.stranger().ask('GET', '/health/live');
-    expect(headers['content-security-policy']).toContain("default-src 'self'");
+    const policy = String(headers['content-security-policy']);
+    expect(policy).toContain("default-src 'self'");
+    expect(policy).not.toMatch(/'unsafe-/);
     expect(headers['x-content-type-options']).toBe('nosniff');
     expect((await coach.ask('GET', '/athletes')).headers['cache-control']).toBe('no-store');
   });

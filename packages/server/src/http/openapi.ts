@@ -3,8 +3,13 @@ import * as contracts from '@clay-pot/contracts';
 import { must } from '@clay-pot/core';
 import { type JsonSchema, publishedSchema } from '@clay-pot/core/exchange';
 import type { INestApplication, Type } from '@nestjs/common';
+import type { NestFastifyApplication } from '@nestjs/platform-fastify';
 import { ApiBody, DocumentBuilder, type OpenAPIObject, SwaggerModule } from '@nestjs/swagger';
 import { getMetadataStorage, ValidationTypes } from 'class-validator';
+import { COOKIE } from '../accounts/sign-in-cookies.js';
+import { SignInService } from '../accounts/sign-in.service.js';
+import { answerProblem } from './problem.filter.js';
+import { signInNeeded } from './problem.js';
 
 /** The OpenAPI document: routes from the controllers, bodies from the very classes that check them. */
 export function openApi(app: INestApplication): OpenAPIObject {
@@ -50,7 +55,20 @@ function schemaOf(Request: Type<object>): JsonSchema {
 export const Examples = (Request: Type<object>, examples: Record<string, { summary: string; value: unknown }>): MethodDecorator =>
   ApiBody({ type: Request, examples });
 
-/** Serves the description of the API, and a page to read it on. */
-export function serveOpenApi(app: INestApplication): void {
-  SwaggerModule.setup('api/docs', app, openApi(app), { jsonDocumentUrl: 'api/openapi.json' });
+const PATH = 'api/docs';
+const JSON_PATH = 'api/openapi.json';
+
+/** Serves the description of the API, and a page to read it on, to who is signed in. */
+export function serveOpenApi(app: NestFastifyApplication): void {
+  const signIns = app.get(SignInService);
+  app
+    .getHttpAdapter()
+    .getInstance()
+    .addHook('onRequest', async (request, reply) => {
+      const path = (request.url.split('?')[0] ?? '').toLowerCase();
+      if (!path.startsWith(`/${PATH}`) && path !== `/${JSON_PATH}`) return;
+      const token = request.cookies[COOKIE];
+      if (token === undefined || !(await signIns.whoHas(token))) answerProblem(signInNeeded(), request, reply);
+    });
+  SwaggerModule.setup(PATH, app, openApi(app), { jsonDocumentUrl: JSON_PATH });
 }

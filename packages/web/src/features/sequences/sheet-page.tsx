@@ -24,6 +24,7 @@ import { useParams, useSearchParams } from 'react-router';
 import type { Athlete } from '@clay-pot/contracts';
 import { useAthlete, useSequence } from '../../api/queries.js';
 import { Button } from '../../ui/button.js';
+import { usePageStyle } from '../../ui/print-style.js';
 import { Segments } from '../../ui/segments.js';
 import { ButtonLink } from '../../ui/button-link.js';
 import { useSessionView } from '../../domain/sequence/session-view.js';
@@ -52,14 +53,16 @@ export default function SheetPage() {
   const sequence = useSequence(id);
   const athlete = useAthlete(athleteId);
   useTitle(sequence.data ? `Sheet: ${sequence.data.document.title}` : 'Sheet');
+  const { css, width, height } = PAPERS[paper];
+  usePageStyle(
+    `@page { size: ${css}; margin: 10mm; @bottom-right { content: counter(page) " of " counter(pages); font-size: 8pt; } } @media print { html { background: white; } }`,
+  );
   if (sequence.isPending || (athleteId && athlete.isPending)) return <Loading what="the sheet" />;
   if (!sequence.data) return <Trouble error={sequence.error} retry={() => void sequence.refetch()} />;
-  const { css, width, height } = PAPERS[paper];
   const set = (change: { copy?: Copy; paper?: Paper }) =>
     setParams({ ...(athleteId && { athlete: athleteId }), copy, paper, ...change }, { replace: true });
   return (
     <main className="bg-ground py-6 max-sm:px-2 print:bg-white print:py-0">
-      <style>{`@page { size: ${css}; margin: 10mm; @bottom-right { content: counter(page) " of " counter(pages); font-size: 8pt; } } @media print { html { background: white; } }`}</style>
       <div className="mx-auto mb-4 flex flex-wrap items-center gap-2 print:hidden" style={{ maxWidth: width }}>
         <ButtonLink to={`/sequences/${id}${athleteId ? `?athlete=${athleteId}` : ''}`}>Back to the sequence</ButtonLink>
         <Segments
