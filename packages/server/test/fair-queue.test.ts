@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { setImmediate as turn } from 'node:timers/promises';
-import { BusyError, FairQueue } from '../src/work/fair-queue.js';
+import { type Asker, BusyError, FairQueue } from '../src/work/fair-queue.js';
 
 /** A queue with a clock of its own, and work that ends when it is told to. */
 function queueOf({ atOnce = 1, longestWaitMs = 8000 } = {}) {
@@ -8,7 +8,7 @@ function queueOf({ atOnce = 1, longestWaitMs = 8000 } = {}) {
   const queue = new FairQueue({ atOnce, longestWaitMs, usualMs: 1000 }, () => now);
   const begun: string[] = [];
   const ends = new Map<string, () => void>();
-  const ask = (name: string, more: { owner?: string; background?: boolean; abandoned?: AbortSignal } = {}) =>
+  const ask = (name: string, more: Partial<Asker> = {}) =>
     queue.run({ owner: 'a', kind: 'work', ...more }, () => {
       begun.push(name);
       return new Promise<string>((resolve) => ends.set(name, () => resolve(name)));
@@ -62,12 +62,26 @@ describe('work that takes turns', () => {
     void ask('2');
     void ask('3');
     await turn();
-    expect(queue.waitMs('a')).toBe(8000);
+    expect(queue.waitMs({ owner: 'a', kind: 'work' })).toBe(8000);
     void ask('4');
     await expect(ask('5')).rejects.toMatchObject({ name: 'BusyError', retryAfterS: 4 });
-    expect(queue.waitMs('b')).toBe(8000);
+    expect(queue.waitMs({ owner: 'b', kind: 'work' })).toBe(4000);
     void ask('b1', { owner: 'b' }).catch(() => undefined);
     await expect(ask('b2', { owner: 'b' })).rejects.toBeInstanceOf(BusyError);
+  });
+
+  test('what takes long never has all the room', async () => {
+    const { queue, begun, ask, end } = queueOf({ atOnce: 2, longestWaitMs: 60_000 });
+    for (const name of ['long 1', 'long 2', 'long 3']) void ask(name, { long: true, kind: 'long' });
+    await turn();
+    expect(begun).toEqual(['long 1']);
+    expect(queue.waitMs({ owner: 'b', kind: 'work' })).toBe(0);
+    void ask('short', { owner: 'b' });
+    await turn();
+    expect(begun).toEqual(['long 1', 'short']);
+    await end('long 1', 9000);
+    expect(begun).toEqual(['long 1', 'short', 'long 2']);
+    expect(queue.waitMs({ owner: 'b', kind: 'long', long: true })).toBe(9000);
   });
 
   test('work that is abandoned while it waits never begins', async () => {

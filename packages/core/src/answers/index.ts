@@ -20,7 +20,7 @@ export {
   type SessionFinding,
   timelineAnswer,
 } from './effort.js';
-export { answerForecasts, type ForecastQuestion } from './forecasts.js';
+export { answerLevels, type LevelDone, type LevelItem, type LevelsAnswer, type LevelsWork } from './levels.js';
 export { answerPredictions, type PredictionsAnswer, type PredictionsWork } from './predictions.js';
 export { answerCriticalForce, answerTrace, answerTrend, type CriticalForceAnswer, type TraceAnswer, type TrendAnswer } from './measure.js';
 export { answerRead, type ReadWork } from './read.js';

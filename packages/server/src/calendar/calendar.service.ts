@@ -45,10 +45,11 @@ export class CalendarService {
 
   /** Gives somebody’s calendar an address; the one before ends. */
   async makeLink(scope: StudioScope, athleteId: string): Promise<CalendarLink> {
-    await scope.of(AthleteRow).get(athleteId, 'athlete');
     const token = randomBytes(TOKEN_BYTES).toString('base64url');
     const madeAt = this.clock.now();
     await scope.transaction(async (inner) => {
+      // Of two at once the later one gives the address.
+      await inner.of(AthleteRow).hold(athleteId, 'athlete');
       await inner.of(CalendarLinkRow).remove({ athleteId });
       await inner.of(CalendarLinkRow).insert({ id: uuid(), athleteId, tokenHash: hashToken(token), madeAt }, 'calendar');
     });

@@ -24,6 +24,12 @@ export const withLimit = (limitS: number): Driver => ({
   },
 });
 
+/** What MariaDB says of two transactions that waited for each other, and of one that waited too long: nothing of it is stored. */
+const LOCKED = [1213, 1205];
+/** Whether something failed because others write the same: it may be tried again at once. */
+export const wasLocked = (error: unknown): boolean =>
+  error instanceof QueryFailedError && LOCKED.includes((error.driverError as { errno?: number }).errno ?? 0);
+
 /** What MariaDB says of a statement that took longer than its limit. */
 const STATEMENT_TIMEOUT = 1969;
 /** Whether something failed because a query took too long. */

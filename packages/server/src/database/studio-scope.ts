@@ -53,6 +53,11 @@ export class StudioScope {
     await this.manager.query('SELECT id FROM studios WHERE id = ? FOR UPDATE', [this.studioId]);
   }
 
+  /** The same studio for another piece of work: what was read once for this one is read again. */
+  fresh(): StudioScope {
+    return new StudioScope(this.studioId, this.timeZone, this.manager);
+  }
+
   of<E extends StudioOwned>(entity: EntityTarget<E>): ScopedRows<E> {
     return new ScopedRows(this.studioId, this.manager.getRepository(entity));
   }

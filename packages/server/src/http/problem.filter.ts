@@ -1,7 +1,7 @@
 import { type ArgumentsHost, Catch, type ExceptionFilter, HttpException, Logger } from '@nestjs/common';
 import type { FastifyReply, FastifyRequest } from 'fastify';
-import { tookTooLong } from '../database/query-limit.js';
-import { plain, ProblemError } from './problem.js';
+import { tookTooLong, wasLocked } from '../database/query-limit.js';
+import { busy, plain, ProblemError } from './problem.js';
 import { AbandonedError } from './request-context.js';
 
 /** Turns whatever was thrown into a problem document; our own faults are logged with the request id and reported without internals. */
@@ -22,6 +22,7 @@ export class ProblemFilter implements ExceptionFilter {
     if (translated) return translated;
     // Nobody reads the answer.
     if (error instanceof AbandonedError) return plain(499, error.message);
+    if (wasLocked(error)) return busy(1);
     this.log.error({ requestId: request.id, error: error instanceof Error ? error.stack : String(error) });
     if (tookTooLong(error)) return plain(503, 'The database took too long to answer. This request was not stored. Try again in a minute.');
     if (status === 503) return plain(503, 'Not ready: the database does not answer.');

@@ -20,8 +20,8 @@ export function shared<T>(work: () => T): T {
   return context ? storage.run({ ...context, abandoned: undefined }, work) : work();
 }
 
-/** Does something that belongs to no request. */
-export const outsideRequests = <T>(work: () => T): T => storage.exit(work);
+/** Does something for a studio that belongs to no request. */
+export const forStudio = <T>(studioId: string, work: () => T): T => storage.run({ studioId, abandoned: undefined }, work);
 
 /** Gives each request its context. */
 export function keepRequestContext(fastify: FastifyInstance): void {

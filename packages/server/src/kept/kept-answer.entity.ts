@@ -3,7 +3,7 @@ import { StudioOwned } from '../database/studio-scope.js';
 import { DayColumn, IdColumn } from '../database/columns.js';
 
 /** What is kept of an athlete once it was computed. */
-export type KeptKind = 'suggestions' | 'evidence' | 'predictions';
+export type KeptKind = 'suggestions' | 'evidence' | 'predictions' | 'levels';
 
 /** An answer about an athlete, with what it rests on: it holds while all of that does. */
 @Entity('kept_answers')

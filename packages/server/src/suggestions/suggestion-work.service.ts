@@ -28,7 +28,7 @@ export class SuggestionWorkService {
   ) {}
 
   /** @throws 404 */
-  async find(scope: StudioScope, athleteId: string): Promise<SuggestionsAnswer> {
+  async find(scope: StudioScope, athleteId: string, { background = false } = {}): Promise<SuggestionsAnswer> {
     const now = this.clock.now();
     const today = dayIn(scope.timeZone, now);
     const row = await scope.of(AthleteRow).get(athleteId, 'athlete');
@@ -45,7 +45,7 @@ export class SuggestionWorkService {
     const ahead = [...programmes.flatMap(({ document }) => document.plans), ...assignments].map(({ sequenceId }) => sequenceId);
     const sequences = await scope.of(SequenceRow).find({ where: { id: In(ahead), removedAt: IsNull() } });
     const documentOf = new Map(sequences.map(({ id, document }) => [id, document]));
-    return this.work.run('answerSuggestions', {
+    const question = {
       ownMovements: movements,
       ownMethods: methods,
       sessions: led.filter(({ startedAt }) => startedAt > since),
@@ -68,6 +68,7 @@ export class SuggestionWorkService {
       measuredOn: readings.at(-1)?.onDay ?? null,
       now: now.toISOString(),
       today,
-    });
+    };
+    return this.work.run('answerSuggestions', question, { background });
   }
 }

@@ -2,6 +2,7 @@ import type { AnsweredSuggestion, AthleteSuggestion, SuggestionsOfAthlete, Studi
 import type { ComingBrief, SuggestionsAnswer } from '@clay-pot/core/answers';
 import { type Suggestion, openSuggestions, worstFirst } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
+import { setTimeout as sleep } from 'node:timers/promises';
 import { MoreThanOrEqual } from 'typeorm';
 import { subDays } from 'date-fns';
 import { AthleteRow } from '../athletes/athlete.entity.js';
@@ -10,11 +11,10 @@ import { Clock } from '../http/clock.js';
 import { type Revised, KeptAnswersService } from '../kept/kept-answers.service.js';
 import { SuggestionAnswerRow } from './suggestion.entities.js';
 import { SuggestionWorkService } from './suggestion-work.service.js';
+import { SuggestionsFill } from './suggestions-fill.js';
 
-/** One answer to a request is worked on no longer than this; who is left is looked at when it is asked again. */
-const WORK_MS = 1500;
-/** What one gathers another computes meanwhile. */
-const AT_ONCE = 1;
+/** A small studio is looked at while it is asked; a large one is told who is left. */
+const WAIT_MS = 250;
 /** What was answered longer ago rests on evidence that nobody calls by any more. */
 const ANSWERS_DAYS = 200;
 const ANSWERED_SHOWN = 60;
@@ -26,41 +26,31 @@ export class SuggestionsService {
     private readonly clock: Clock,
     private readonly work: SuggestionWorkService,
     private readonly kept: KeptAnswersService,
+    private readonly fill: SuggestionsFill,
   ) {}
 
   /** Over all athletes, the gravest first. */
   async ofStudio(scope: StudioScope): Promise<StudioSuggestions> {
     const athletes = await scope.of(AthleteRow).find({ select: { id: true, name: true, evidenceRevision: true }, order: { name: 'ASC' } });
-    const [{ kept, stale }, answers] = await Promise.all([
-      this.kept.ofStudio<SuggestionsAnswer>(scope, athletes, 'suggestions'),
-      this.answers(scope),
-    ]);
-    const fresh = await this.foundOf(scope, stale);
+    const [found, answers] = await Promise.all([this.keptOf(scope, athletes), this.answers(scope)]);
+    let { kept, stale } = found;
+    if (stale.length > 0) {
+      await Promise.race([this.fill.fill(scope, stale), sleep(WAIT_MS)]);
+      ({ kept, stale } = await this.keptOf(scope, athletes));
+    }
     const suggestions = athletes.flatMap((athlete) => {
       // The earlier result is shown until a new one is there.
-      const found = fresh.get(athlete.id) ?? kept.get(athlete.id);
+      const mineFound = kept.get(athlete.id);
       const mine = answers.filter(({ athleteId }) => athleteId === athlete.id);
-      return openSuggestions(found?.suggestions ?? [], mine).map((suggestion) =>
-        athleteSuggestion(athlete, suggestion, found?.coming ?? []),
+      return openSuggestions(mineFound?.suggestions ?? [], mine).map((suggestion) =>
+        athleteSuggestion(athlete, suggestion, mineFound?.coming ?? []),
       );
     });
-    return { suggestions: suggestions.sort(worstFirst), toLookAt: stale.length - fresh.size };
+    return { suggestions: suggestions.sort(worstFirst), toLookAt: stale.length };
   }
 
-  /** As many as can be looked at in the time of one answer. */
-  private async foundOf(scope: StudioScope, stale: readonly Revised[]): Promise<Map<string, SuggestionsAnswer>> {
-    const until = performance.now() + WORK_MS;
-    const fresh = new Map<string, SuggestionsAnswer>();
-    const left = [...stale];
-    const oneAfterTheOther = async () => {
-      while (performance.now() < until) {
-        const next = left.shift();
-        if (!next) return;
-        fresh.set(next.id, await this.kept.found(scope, next, 'suggestions', () => this.work.find(scope, next.id)));
-      }
-    };
-    await Promise.all(Array.from({ length: AT_ONCE }, oneAfterTheOther));
-    return fresh;
+  private keptOf(scope: StudioScope, athletes: readonly Revised[]) {
+    return this.kept.ofStudio<SuggestionsAnswer>(scope, athletes, 'suggestions');
   }
 
   /** @throws 404 */

@@ -1,6 +1,6 @@
 /** Bounds of a queue. */
 export interface QueueBounds {
-  /** How many pieces of work run at once. */
+  /** How many pieces of work run at once; of the long ones, one less. */
   readonly atOnce: number;
   /** Work that would begin later than this is refused at once: whoever asks has gone by then. */
   readonly longestWaitMs: number;
@@ -21,6 +21,8 @@ export interface Asker {
   /** Owners take turns. */
   readonly owner: string;
   readonly kind: string;
+  /** Takes seconds by its nature: some room is always left for the rest. */
+  readonly long?: boolean;
   /** Nobody waits: it runs when nothing else does, and is never refused. */
   readonly background?: boolean;
   /** The asker has gone: what waits is dropped, and what runs is told. */
@@ -30,9 +32,7 @@ export interface Asker {
 interface Waiting extends Asker {
   readonly begin: () => void;
 }
-
-interface Running {
-  readonly kind: string;
+interface Running extends Asker {
   readonly sinceMs: number;
 }
 
@@ -47,7 +47,7 @@ export class FairQueue {
   private readonly waiting: Waiting[] = [];
   private readonly running = new Set<Running>();
   private readonly tookMs = new Map<string, number>();
-  /** Owners in the order in which they were last served. */
+  /** When owners were last served, in turns. */
   private readonly served = new Map<string, number>();
   private turn = 0;
 
@@ -71,36 +71,39 @@ export class FairQueue {
     }
   }
 
-  /** How long work of an owner would wait now, milliseconds. */
-  waitMs(owner: string): number {
-    const asked = this.waiting.filter(({ background = false }) => !background);
-    const mine = asked.filter((each) => each.owner === owner).length;
-    const beforeMe = new Map<string, number>();
-    let ahead = 0;
-    for (const { owner: whose, kind } of asked) {
-      const seen = beforeMe.get(whose) ?? 0;
-      beforeMe.set(whose, seen + 1);
-      // Owners take turns: of the others no more goes first than there is of mine.
-      if (whose === owner || seen <= mine) ahead += this.expectedMs(kind);
-    }
-    if (this.running.size < this.bounds.atOnce) return 0;
+  /** How long work would wait now, milliseconds: the turns of everybody before it are played through with what such work took of late. */
+  waitMs(asker: Asker): number {
     const now = this.nowMs();
-    const left = [...this.running].reduce((sum, { kind, sinceMs }) => sum + Math.max(0, this.expectedMs(kind) - (now - sinceMs)), 0);
-    return (ahead + left) / this.bounds.atOnce;
+    const ends = [...this.running].map((each) => ({ ...each, atMs: Math.max(0, this.expectedMs(each) - (now - each.sinceMs)) }));
+    const waiting: Asker[] = [...this.waiting.filter(({ background = false }) => !background), asker];
+    const served = new Map(this.served);
+    let atMs = 0;
+    for (let turn = this.turn + 1; ; turn++) {
+      const next = nextOf(waiting, ends, served, this.bounds.atOnce);
+      if (next === asker) return atMs;
+      if (next) {
+        waiting.splice(waiting.indexOf(next), 1);
+        served.set(next.owner, turn);
+        ends.push({ ...next, sinceMs: 0, atMs: atMs + this.expectedMs(next) });
+        continue;
+      }
+      const first = ends.reduce((soonest, each) => (each.atMs < soonest.atMs ? each : soonest));
+      ends.splice(ends.indexOf(first), 1);
+      ({ atMs } = first);
+    }
   }
 
-  private expectedMs(kind: string): number {
+  private expectedMs({ kind }: Asker): number {
     return this.tookMs.get(kind) ?? this.bounds.usualMs;
   }
 
-  private refuseTooLong({ owner }: Asker): void {
-    const waitMs = this.waitMs(owner);
+  private refuseTooLong(asker: Asker): void {
+    const waitMs = this.waitMs(asker);
     if (waitMs > this.bounds.longestWaitMs) throw new BusyError(Math.max(1, Math.ceil((waitMs - this.bounds.longestWaitMs) / 1000)));
   }
 
   /** Resolves once it has begun. */
   private turnOf(asker: Asker): Promise<Running> {
-    if (this.running.size < this.bounds.atOnce && this.waiting.length === 0) return Promise.resolve(this.begun(asker));
     return new Promise((resolve, reject) => {
       const { abandoned } = asker;
       const leave = () => {
@@ -116,13 +119,14 @@ export class FairQueue {
       };
       abandoned?.addEventListener('abort', leave, { once: true });
       this.waiting.push(entry);
+      this.startNext();
     });
   }
 
-  private begun({ owner, kind }: Asker): Running {
-    const running = { kind, sinceMs: this.nowMs() };
+  private begun(asker: Asker): Running {
+    const running = { ...asker, sinceMs: this.nowMs() };
     this.running.add(running);
-    this.served.set(owner, ++this.turn);
+    this.served.set(asker.owner, ++this.turn);
     return running;
   }
 
@@ -131,19 +135,43 @@ export class FairQueue {
     const took = this.nowMs() - running.sinceMs;
     const before = this.tookMs.get(running.kind) ?? took;
     this.tookMs.set(running.kind, before + NEWEST * (took - before));
-    const next = this.next();
     // Nobody waits: who was served when doesn't matter any more.
-    if (!next) return this.served.clear();
-    this.waiting.splice(this.waiting.indexOf(next), 1);
-    next.begin();
+    if (this.waiting.length === 0) this.served.clear();
+    else this.startNext();
   }
 
-  /** What was asked before what nobody waits for; the owner who was served longest ago; of theirs the oldest. */
-  private next(): Waiting | undefined {
-    const asked = this.waiting.filter(({ background = false }) => !background);
-    const [first, ...others] = asked.length > 0 ? asked : this.waiting;
-    if (!first) return undefined;
-    const lastServed = ({ owner }: Waiting) => this.served.get(owner) ?? 0;
-    return others.reduce((best, each) => (lastServed(each) < lastServed(best) ? each : best), first);
+  private startNext(): void {
+    for (let next = this.next(); next; next = this.next()) {
+      this.waiting.splice(this.waiting.indexOf(next), 1);
+      next.begin();
+    }
   }
+
+  private next(): Waiting | undefined {
+    const running = [...this.running];
+    const asked = this.waiting.filter(({ background = false }) => !background);
+    return (
+      nextOf(asked, running, this.served, this.bounds.atOnce) ??
+      nextOf(
+        this.waiting.filter(({ background = false }) => background),
+        running,
+        this.served,
+        this.bounds.atOnce,
+      )
+    );
+  }
+}
+
+/** Who begins next: the owner who was served longest ago, and of theirs the oldest; nobody while there is no room. */
+function nextOf<A extends Asker>(
+  waiting: readonly A[],
+  running: readonly Asker[],
+  served: ReadonlyMap<string, number>,
+  atOnce: number,
+): A | undefined {
+  if (running.length >= atOnce) return undefined;
+  const isRoomForLong = running.filter(({ long = false }) => long).length < Math.max(1, atOnce - 1);
+  const [first, ...others] = waiting.filter(({ long = false }) => isRoomForLong || !long);
+  const lastServed = ({ owner }: A) => served.get(owner) ?? 0;
+  return first && others.reduce((best, each) => (lastServed(each) < lastServed(best) ? each : best), first);
 }

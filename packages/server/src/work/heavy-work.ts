@@ -1,5 +1,5 @@
-import { createRequire } from 'node:module';
 import { availableParallelism } from 'node:os';
+import { fileURLToPath } from 'node:url';
 import type * as answers from '@clay-pot/core/answers';
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { Piscina } from 'piscina';
@@ -15,7 +15,7 @@ type Work = Pick<
   | 'answerCopy'
   | 'answerEvaluate'
   | 'answerEvidence'
-  | 'answerForecasts'
+  | 'answerLevels'
   | 'answerOffers'
   | 'answerPast'
   | 'answerPredictions'
@@ -28,7 +28,7 @@ type Work = Pick<
 >;
 type Named = keyof Work;
 
-const FUNCTIONS = createRequire(import.meta.url).resolve('@clay-pot/core/answers');
+const FUNCTIONS = fileURLToPath(new URL('thread.js', import.meta.url));
 /** One core is left to answer requests and to the database. */
 const THREADS = Math.max(2, availableParallelism() - 1);
 /** A thread that nobody asks anything is let go. */
@@ -36,8 +36,10 @@ const IDLE_MS = 30_000;
 /** From the start of the work: longer than the longest question that is allowed takes on a slow machine. */
 const TIME_LIMIT_MS = 20_000;
 /** Whoever would wait longer is told so at once. */
-const LONGEST_WAIT_MS = 8000;
-const USUAL_MS = 1000;
+const LONGEST_WAIT_MS = 1500;
+const USUAL_MS = 300;
+/** Takes seconds: a solver, weeks of a programme. */
+const LONG: ReadonlySet<Named> = new Set(['answerCompose', 'answerCopy', 'answerSwap', 'answerEvaluate']);
 const NOBODY = '';
 
 /** Computes beside the event loop, in threads that are started when they are first needed. */
@@ -57,7 +59,7 @@ export class HeavyWork implements OnModuleDestroy {
     { background = false } = {},
   ): Promise<Awaited<ReturnType<Work[Name]>>> {
     const { studioId, abandoned } = currentRequest() ?? {};
-    const asker = { owner: studioId ?? NOBODY, kind: name, background, abandoned };
+    const asker = { owner: studioId ?? NOBODY, kind: name, long: LONG.has(name), background, abandoned };
     try {
       return (await this.queue.run(asker, () => this.compute(name, question, abandoned))) as Awaited<ReturnType<Work[Name]>>;
     } catch (error) {
