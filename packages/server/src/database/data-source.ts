@@ -1,6 +1,6 @@
 import { DataSource, type DataSourceOptions } from 'typeorm';
 import { refreshDerived } from './derived.js';
-import { QUERY_LIMIT_S, withLimit } from './query-limit.js';
+import { givingUpAfter, QUERY_LIMIT_S, withLimit } from './query-limit.js';
 import { AccountRow, KnownDeviceRow, SignInFailureRow, SignInRow, StudioRow } from '../accounts/entities.js';
 import { AssignmentRow } from '../assignments/assignment.entity.js';
 import { AthleteRow } from '../athletes/athlete.entity.js';
@@ -92,6 +92,9 @@ export function dataSourceOptions(url: string, limitS = QUERY_LIMIT_S): DataSour
   return {
     type: 'mariadb',
     driver: withLimit(limitS),
+    // Says nothing: what fails is logged with its request.
+    logger: 'debug',
+    ...givingUpAfter(limitS),
     url: url.replace(/^mysql:/, 'mariadb:'),
     entities: ENTITIES,
     migrations: [
@@ -136,7 +139,8 @@ export function dataSourceOptions(url: string, limitS = QUERY_LIMIT_S): DataSour
   };
 }
 
-type MariaDbOptions = Extract<DataSourceOptions, { type: 'mariadb' | 'mysql' }>;
+/** Options of this database. */
+export type MariaDbOptions = Extract<DataSourceOptions, { type: 'mariadb' | 'mysql' }>;
 /** One holds the lock, another migrates. */
 const MIGRATION_CONNECTIONS = 3;
 const MIGRATION_LOCK = 'clay-pot-migrate';
@@ -148,6 +152,7 @@ export async function migrate(served: DataSource, then: () => Promise<void> = as
   const source = await new DataSource({
     ...(served.options as MariaDbOptions),
     driver: withLimit(0),
+    enableQueryTimeout: false,
     poolSize: MIGRATION_CONNECTIONS,
   }).initialize();
   const runner = source.createQueryRunner();

@@ -1,7 +1,7 @@
 import { type ArgumentsHost, Catch, type ExceptionFilter, HttpException, Logger } from '@nestjs/common';
 import type { FastifyReply, FastifyRequest } from 'fastify';
-import { tookTooLong, wasLocked } from '../database/query-limit.js';
-import { busy, plain, ProblemError } from './problem.js';
+import { databaseIsAway, diskIsFull, tookTooLong, wasLocked } from '../database/query-limit.js';
+import { busy, databaseAway, noRoom, plain, ProblemError, slowDatabase } from './problem.js';
 import { AbandonedError } from './request-context.js';
 
 /** Turns whatever was thrown into a problem document; our own faults are logged with the request id and reported without internals. */
@@ -23,10 +23,18 @@ export class ProblemFilter implements ExceptionFilter {
     // Nobody reads the answer.
     if (error instanceof AbandonedError) return plain(499, error.message);
     if (wasLocked(error)) return busy(1);
+    const isWrite = !['GET', 'HEAD'].includes(request.method);
+    if (databaseIsAway(error)) return databaseAway(isWrite);
+    if (diskIsFull(error)) return noRoom();
     this.log.error({ requestId: request.id, error: error instanceof Error ? error.stack : String(error) });
-    if (tookTooLong(error)) return plain(503, 'The database took too long to answer. This request was not stored. Try again in a minute.');
+    if (tookTooLong(error)) return slowDatabase(isWrite);
     if (status === 503) return plain(503, 'Not ready: the database does not answer.');
-    return plain(500, 'Something went wrong on the server. This request was not stored. Try again.');
+    return plain(
+      500,
+      isWrite
+        ? 'Something went wrong on the server. Check whether your change was saved before you try again.'
+        : 'Something went wrong on the server. Try again.',
+    );
   }
 }
 

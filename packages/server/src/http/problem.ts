@@ -88,6 +88,36 @@ export const busy = (waitS: number) =>
     { 'retry-after': String(Math.ceil(waitS)) },
   );
 
+const SOON = { 'retry-after': '2' };
+
+/** The database does not answer. Of a write it is not known whether it was stored; the same again is stored once. */
+export const databaseAway = (isWrite: boolean) =>
+  new ProblemError(
+    problem(
+      'database-away',
+      503,
+      'Not possible right now',
+      isWrite
+        ? 'The database stopped answering, so it isn’t certain that this was saved. Send it again in a few seconds: it won’t be saved twice.'
+        : 'The database doesn’t answer. Try again in a few seconds.',
+    ),
+    SOON,
+  );
+
+/** A statement was ended because it took too long: nothing of it is stored. */
+export const slowDatabase = (isWrite: boolean) =>
+  new ProblemError(
+    problem('busy', 503, 'Busy', `The database took too long.${isWrite ? ' Nothing was saved.' : ''} Try again in a minute.`),
+    { 'retry-after': '30' },
+  );
+
+/** No room on the disk: nothing of a write is stored, reading goes on. */
+export const noRoom = () =>
+  new ProblemError(
+    problem('no-room', 507, 'Disk full', 'The server’s disk is full, so nothing was saved. Free some space there, then try again.'),
+    { 'retry-after': '60' },
+  );
+
 /** Whatever has no kind of its own. */
 export const plain = (status: number, detail: string) =>
   new ProblemError(problem(`http-${status}`, status, status >= 500 ? 'Our fault' : 'Not possible', detail));

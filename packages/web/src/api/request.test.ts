@@ -48,6 +48,39 @@ describe('asking the API', () => {
     expect(isProblem(new Error('stale-edit'), 'stale-edit')).toBe(false);
   });
 
+  const refused = (type: string, after: string) =>
+    json(
+      { type: `urn:clay-pot:problem:${type}`, title: '', status: 503, detail: 'Busy.' },
+      { status: 503, headers: { 'retry-after': after } },
+    );
+  const inTurn = (...answers: Response[]) => {
+    const fake = jest.fn<typeof fetch>();
+    for (const answer of answers) fake.mockResolvedValueOnce(answer);
+    globalThis.fetch = fake;
+    return fake;
+  };
+
+  test('what the server was too busy for is asked again, a write too: nothing was done', async () => {
+    const fetched = inTurn(refused('busy', '0'), refused('busy', '0'), json({ id: 'a' }));
+    expect(await request('/things', { method: 'POST', body: {} })).toEqual({ id: 'a' });
+    expect(fetched).toHaveBeenCalledTimes(3);
+    const never = inTurn(...Array.from({ length: 9 }, () => refused('busy', '0')));
+    await expect(request('/things')).rejects.toThrow('Busy.');
+    expect(never).toHaveBeenCalledTimes(4);
+  });
+
+  test('a question to a database that was away is asked again; a write is not, and nobody waits for half a minute', async () => {
+    const fetched = inTurn(refused('database-away', '0'), json([]));
+    expect(await request('/things')).toEqual([]);
+    expect(fetched).toHaveBeenCalledTimes(2);
+    const write = inTurn(refused('database-away', '0'), json({}));
+    await expect(request('/things/a', { method: 'PUT', body: {} })).rejects.toThrow('Busy.');
+    expect(write).toHaveBeenCalledTimes(1);
+    const long = inTurn(refused('busy', '30'), json({}));
+    await expect(request('/things')).rejects.toThrow('Busy.');
+    expect(long).toHaveBeenCalledTimes(1);
+  });
+
   test('nobody there, and a page of something in between, are worth another try', async () => {
     serverGives(new TypeError('no network'));
     await expect(request('/things')).rejects.toBeInstanceOf(OfflineError);

@@ -24,8 +24,8 @@ interface Options {
   signal?: AbortSignal;
 }
 
-/** Asks the API. @throws ProblemError with the server's words; OfflineError when nobody answered. */
-export async function request<T>(path: string, options: Options = {}): Promise<T> {
+/** Asks the API; what it was too busy for is asked again when it says so. @throws ProblemError with the server's words; OfflineError when nobody answered. */
+export async function request<T>(path: string, options: Options = {}, tries = 0): Promise<T> {
   const response = await answerTo(path, options);
   if (response.status === 204) {
     heard(true);
@@ -33,10 +33,41 @@ export async function request<T>(path: string, options: Options = {}): Promise<T
   }
   const isJson = response.headers.get('content-type')?.includes('json') ?? false;
   heard(isJson);
+  const waitMs = isJson ? await retryAfterMs(response, options) : null;
+  if (waitMs !== null && tries < MOST_RETRIES) {
+    await wait(waitMs, options.signal);
+    return request(path, options, tries + 1);
+  }
   // Proxies between here and the server answer with pages of their own.
   if (!isJson) throw new OfflineError(`The server sent an unexpected answer (${response.status}).`);
   if (response.ok) return (await response.json()) as T;
   throw new ProblemError((await response.json()) as Problem, response.headers.get('etag'));
+}
+
+/** Asked again so often, and waited for no longer. */
+const MOST_RETRIES = 3;
+const LONGEST_WAIT_MS = 5000;
+/** Up to this share of the wait is added, so that those who were refused together don’t come together again. */
+const SCATTER = 0.5;
+
+/** After which time a request may be asked again by itself; null where it may not, or where that is long. */
+async function retryAfterMs(response: Response, { method = 'GET' }: Options): Promise<number | null> {
+  const seconds = Number(response.headers.get('retry-after') ?? NaN);
+  if (response.status !== 503 || !(seconds * 1000 <= LONGEST_WAIT_MS)) return null;
+  const { type } = (await response.clone().json()) as Problem;
+  // Whoever is busy has done nothing; of a write to a database that went away it is not known.
+  const isSafe = type === 'urn:clay-pot:problem:busy' || method === 'GET';
+  return isSafe ? seconds * 1000 * (1 + Math.random() * SCATTER) : null;
+}
+
+function wait(ms: number, signal: AbortSignal | undefined): Promise<void> {
+  return new Promise((resolve, reject) => {
+    const timer = setTimeout(resolve, ms);
+    signal?.addEventListener('abort', () => {
+      clearTimeout(timer);
+      reject(signal.reason as Error);
+    });
+  });
 }
 
 async function answerTo(path: string, { method = 'GET', body, ifMatch, signal }: Options): Promise<Response> {
