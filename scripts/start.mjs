@@ -3,35 +3,45 @@ import { randomInt } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureBuilt } from './build.mjs';
-import { startDatabase } from './database.mjs';
+import { keepDailyBackups } from './backup.mjs';
+import { keepDatabase } from './keep-database.mjs';
+import { releaseLock, takeLock } from './lock.mjs';
 import { ensureOnMachine } from './machine.mjs';
-import { DATA, ROOT, RUNNING } from './places.mjs';
-import { freePort, isOurs } from './processes.mjs';
+import { DATA, LOCK, ROOT, RUNNING } from './places.mjs';
+import { freePort } from './processes.mjs';
 import { stop } from './stop.mjs';
 import { UserError } from './user-error.mjs';
 
 const DEFAULT_PORT = 4173;
 
 export async function start() {
-  const before = existsSync(RUNNING) ? JSON.parse(readFileSync(RUNNING, 'utf8')) : null;
-  if (before && isOurs(before.pid, 'clay-pot')) {
-    console.log(`Clay Pot is running already at ${before.address} (./clay-pot stop ends it).`);
+  const other = takeLock(LOCK);
+  if (other !== null) {
+    const running = existsSync(RUNNING) ? JSON.parse(readFileSync(RUNNING, 'utf8')) : null;
+    console.log(
+      running?.pid === other
+        ? `Clay Pot is running already at ${running.address} (./clay-pot stop ends it).`
+        : `Clay Pot is being started already (process ${other}).`,
+    );
     return;
   }
+  process.once('exit', () => releaseLock(LOCK));
   await stop({ quiet: true });
   const outside = process.env.DATABASE_URL;
   if (!outside) await ensureOnMachine('database');
   await ensureBuilt();
   const port = await choosePort();
-  const database = outside ? null : await startDatabase('demo');
+  const database = outside ? null : await keepDatabase('demo', () => void end(1));
   const setUpCode = process.env.SET_UP_CODE || newCode();
   const server = serve(outside ?? `${database.url}clay_pot`, port, setUpCode);
   const ended = new Promise((resolve) => server.once('exit', resolve));
 
+  let backups = null;
   let ending = false;
   const end = async (code) => {
     if (ending) return;
     ending = true;
+    backups?.stop();
     server.kill('SIGTERM');
     await ended;
     await database?.stop();
@@ -53,6 +63,7 @@ export async function start() {
   mkdirSync(DATA, { recursive: true });
   writeFileSync(RUNNING, JSON.stringify({ pid: process.pid, server: server.pid, address }));
   await sayReady(address, setUpCode);
+  if (database) backups = keepDailyBackups(`${database.url}clay_pot`);
   const code = await ended;
   if (!ending) {
     console.error('The server ended by itself; its last lines are above.');
