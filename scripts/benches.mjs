@@ -22,6 +22,7 @@ export async function benches(server) {
   for (const name of OF_THE_CORE) await bench(name);
   await bench('in-chromium', 'fatigue.mjs');
   await bench('suggestions');
+  await bench('fuzz');
   await copyDatabase(server, TEMPLATES.demo, DATABASE);
   const port = await freePort();
   const house = spawn(process.execPath, [join(ROOT, 'packages/server/dist/main.js')], {

@@ -36,6 +36,22 @@ const OTHERS = [null, true, false, [], {}, [null], [[[[[]]]]], { constructor: 1 
 /** Anything at all. */
 export const anything = (random) => random.one([...TEXTS, ...NUMBERS, ...OTHERS]);
 
+const KINDS = {
+  object({ required = [], properties = {} }, random, depth) {
+    const needed = new Set(required);
+    const fields = Object.entries(properties).filter(([name]) => needed.has(name) || random.chance(0.4));
+    return Object.fromEntries(fields.map(([name, field]) => [name, fitting(field, random, depth)]));
+  },
+  array({ minItems = 0, maxItems = 3, items }, random, depth) {
+    const length = Math.min(maxItems, minItems + random.whole(4));
+    return Array.from({ length }, () => fitting(Array.isArray(items) ? items[0] : items, random, depth));
+  },
+  number: ({ minimum = 0, maximum = 1000 }, random) =>
+    random.chance(0.3) ? random.one([minimum, maximum]) : Number((minimum + random.next() * (maximum - minimum)).toFixed(2)),
+  integer: (schema, random) => Math.round(KINDS.number(schema, random)),
+  boolean: (_schema, random) => random.chance(0.5),
+};
+
 /** A value that a schema allows, more or less. */
 export function fitting(schema, random, depth = 0) {
   if (!schema || depth > 12) return null;
@@ -43,28 +59,7 @@ export function fitting(schema, random, depth = 0) {
   if (schema.enum) return random.one(schema.enum);
   const choices = schema.anyOf ?? schema.oneOf;
   if (choices) return fitting(random.one(choices), random, depth + 1);
-  switch (schema.type) {
-    case 'object': {
-      const required = new Set(schema.required ?? []);
-      const fields = Object.entries(schema.properties ?? {}).filter(([name]) => required.has(name) || random.chance(0.4));
-      return Object.fromEntries(fields.map(([name, field]) => [name, fitting(field, random, depth + 1)]));
-    }
-    case 'array': {
-      const { minItems = 0, maxItems = 3, items } = schema;
-      const length = Math.min(maxItems, minItems + random.whole(4));
-      return Array.from({ length }, () => fitting(Array.isArray(items) ? items[0] : items, random, depth + 1));
-    }
-    case 'integer':
-    case 'number': {
-      const { minimum = 0, maximum = 1000 } = schema;
-      const value = random.chance(0.3) ? random.one([minimum, maximum]) : minimum + random.next() * (maximum - minimum);
-      return schema.type === 'integer' ? Math.round(value) : Number(value.toFixed(2));
-    }
-    case 'boolean':
-      return random.chance(0.5);
-    default:
-      return textFor(schema, random);
-  }
+  return (KINDS[schema.type] ?? textFor)(schema, random, depth + 1);
 }
 
 function textFor({ format, minLength = 1, maxLength = 40 }, random) {
@@ -78,20 +73,24 @@ function textFor({ format, minLength = 1, maxLength = 40 }, random) {
 
 /** The same with a few things changed, at any depth. */
 export function mutated(value, random, times = 1 + random.whole(3)) {
-  let body = structuredClone(value);
+  const body = structuredClone(value);
   for (let time = 0; time < times; time++) {
     const spots = [];
     collect(body, [], spots);
     if (spots.length === 0) return anything(random);
-    const { parent, key } = random.one(spots);
-    const change = random.whole(5);
-    if (change === 0) Array.isArray(parent) ? parent.splice(key, 1) : delete parent[key];
-    else if (change === 1 && Array.isArray(parent)) parent.push(...Array.from({ length: random.one([1, 30, 300]) }, () => parent[key]));
-    else if (change === 2 && !Array.isArray(parent)) parent[random.one(['extra', 'id', 'kind', 'studioId', ''])] = anything(random);
-    else if (change === 3) parent[key] = random.chance(0.5) ? [parent[key]] : { value: parent[key] };
-    else parent[key] = anything(random);
+    change(random.one(spots), random);
   }
   return body;
+}
+
+function change({ parent, key }, random) {
+  const kind = random.whole(5);
+  if (kind === 0 && Array.isArray(parent)) parent.splice(key, 1);
+  else if (kind === 0) Reflect.deleteProperty(parent, key);
+  else if (kind === 1 && Array.isArray(parent)) parent.push(...Array.from({ length: random.one([1, 30, 300]) }, () => parent[key]));
+  else if (kind === 2 && !Array.isArray(parent)) parent[random.one(['extra', 'id', 'kind', 'studioId', ''])] = anything(random);
+  else if (kind === 3) parent[key] = random.chance(0.5) ? [parent[key]] : { value: parent[key] };
+  else parent[key] = anything(random);
 }
 
 function collect(value, path, spots) {

@@ -55,8 +55,10 @@ interface DriverError {
   readonly errno?: number;
   readonly code?: string;
 }
-const driverError = (error: unknown): DriverError =>
-  error instanceof QueryFailedError ? (error.driverError as DriverError) : ((error ?? {}) as DriverError);
+const driverError = (error: unknown): DriverError => {
+  if (error instanceof QueryFailedError) return error.driverError as DriverError;
+  return error ?? {};
+};
 
 /** What MariaDB says of two transactions that waited for each other, and of one that waited too long: nothing of it is stored. */
 const LOCKED = [1213, 1205];
