@@ -107,7 +107,7 @@ export const databaseAway = (isWrite: boolean) =>
 /** A statement was ended because it took too long: nothing of it is stored. */
 export const slowDatabase = (isWrite: boolean) =>
   new ProblemError(
-    problem('busy', 503, 'Busy', `The database took too long.${isWrite ? ' Nothing was saved.' : ''} Try again in a minute.`),
+    problem('busy', 503, 'Busy', `The database took too long.${isWrite ? ' Your change wasn’t saved.' : ''} Try again in a minute.`),
     { 'retry-after': '30' },
   );
 
