@@ -29,7 +29,7 @@ export async function stop({ quiet = false } = {}) {
 
 /** ./clay-pot reset [--yes]: asks first, and keeps what is there as a backup. */
 export async function reset(options = []) {
-  if (!options.includes('--yes') && !(await isSure())) throw new UserError('Nothing was deleted.');
+  if (!options.includes('--yes') && !(await isSure())) throw new UserError('The database was kept.');
   await stop({ quiet: true });
   const kept = existsSync(DATA) ? await keepBefore('reset').catch((error) => notKept(error)) : null;
   removeDatabase('demo');
@@ -39,7 +39,7 @@ export async function reset(options = []) {
 /** A database that can't be read can't be kept: only who insists deletes it. */
 function notKept(error) {
   throw new UserError(
-    `Nothing was deleted, because no backup could be made: ${error.message}\nTo delete it all the same, remove the folder .data/demo.`,
+    `The database was kept, because no backup could be made: ${error.message}\nTo delete it all the same, remove the folder .data/demo.`,
   );
 }
 

@@ -1,3 +1,4 @@
+import { setTimeout as sleep } from 'node:timers/promises';
 import { afterAll } from '@jest/globals';
 import type { AthleteSuggestion, StudioSuggestions, AthleteInput, MethodInput, MovementInput, Problem } from '@clay-pot/contracts';
 import { type Block, findLevel, type Movement, type Sequence, USUAL_PACING } from '@clay-pot/core';
@@ -188,10 +189,15 @@ export async function furnish(coach: Browser): Promise<{ athleteId: string; sequ
   return { athleteId, sequenceId };
 }
 
+/** Often enough to be quick, and seldom enough to leave the machine to what is computed. */
+const ASK_AGAIN_MS = 100;
+
 /** What waits for an answer over all athletes; asks until everybody has been looked at. */
 export async function allSuggestions(coach: Browser): Promise<AthleteSuggestion[]> {
   const { body } = await coach.ask<StudioSuggestions>('GET', '/suggestions');
-  return body.toLookAt === 0 ? body.suggestions : allSuggestions(coach);
+  if (body.toLookAt === 0) return body.suggestions;
+  await sleep(ASK_AGAIN_MS);
+  return allSuggestions(coach);
 }
 
 export const pointers = (problem: Problem) => problem.errors?.map((error) => error.pointer) ?? [];
