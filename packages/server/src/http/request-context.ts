@@ -20,8 +20,11 @@ export function shared<T>(work: () => T): T {
   return context ? storage.run({ ...context, abandoned: undefined }, work) : work();
 }
 
+/** Does something as part of a request. */
+export const inRequest = <T>(context: RequestContext, work: () => T): T => storage.run(context, work);
+
 /** Does something for a studio that belongs to no request. */
-export const forStudio = <T>(studioId: string, work: () => T): T => storage.run({ studioId, abandoned: undefined }, work);
+export const forStudio = <T>(studioId: string, work: () => T): T => inRequest({ studioId, abandoned: undefined }, work);
 
 /** Gives each request its context. */
 export function keepRequestContext(fastify: FastifyInstance): void {
@@ -30,7 +33,7 @@ export function keepRequestContext(fastify: FastifyInstance): void {
     reply.raw.once('close', () => {
       if (!reply.raw.writableFinished) gone.abort(new AbandonedError());
     });
-    storage.run({ studioId: null, abandoned: gone.signal }, done);
+    inRequest({ studioId: null, abandoned: gone.signal }, done);
   });
 }
 

@@ -36,16 +36,20 @@ const IDLE_MS = 30_000;
 /** From the start of the work: longer than the longest question that is allowed takes on a slow machine. */
 const TIME_LIMIT_MS = 20_000;
 /** Whoever would wait longer is told so at once. */
-const LONGEST_WAIT_MS = 1500;
+const LONGEST_WAIT_MS = 4000;
 const USUAL_MS = 300;
 /** Takes seconds: a solver, weeks of a programme. */
 const LONG: ReadonlySet<Named> = new Set(['answerCompose', 'answerCopy', 'answerSwap', 'answerEvaluate']);
 const NOBODY = '';
+/** What the pool says of work whose thread ended under it. */
+const THREAD_ENDED = 'Terminating worker thread';
+const MOST_TRIES = 4;
 
 /** Computes beside the event loop, in threads that are started when they are first needed. */
 @Injectable()
 export class HeavyWork implements OnModuleDestroy {
   private pool: Piscina | undefined;
+  private isEnding = false;
   private readonly queue = new FairQueue({ atOnce: THREADS, longestWaitMs: LONGEST_WAIT_MS, usualMs: USUAL_MS });
 
   /**
@@ -78,14 +82,27 @@ export class HeavyWork implements OnModuleDestroy {
     const leave = () => stop.abort();
     abandoned?.addEventListener('abort', leave, { once: true });
     try {
-      return (await this.pool.run(question, { name, signal: stop.signal })) as unknown;
+      return await this.inThread(this.pool, name, question, stop.signal);
     } finally {
       clearTimeout(timer);
       abandoned?.removeEventListener('abort', leave);
     }
   }
 
+  /** A thread that ends with work that was stopped may have been given the next already: that is done by another. Nothing is changed by computing twice. */
+  private async inThread(pool: Piscina, name: Named, question: unknown, signal: AbortSignal): Promise<unknown> {
+    for (let tries = 1; ; tries++) {
+      try {
+        return (await pool.run(question, { name, signal })) as unknown;
+      } catch (error) {
+        const isThreadGone = error instanceof Error && error.message.includes(THREAD_ENDED) && !this.isEnding;
+        if (!isThreadGone || signal.aborted || tries === MOST_TRIES) throw error;
+      }
+    }
+  }
+
   async onModuleDestroy(): Promise<void> {
+    this.isEnding = true;
     await this.pool?.destroy();
   }
 }
