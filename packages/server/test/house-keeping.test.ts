@@ -38,7 +38,8 @@ describe('the demo studio', () => {
     expect(suggestions[0]).toMatchObject({ kind: 'refer', athleteName: 'Hana Kobler' });
     expect(suggestions.map((suggestion) => suggestion.kind)).toEqual(expect.arrayContaining(['refer', 'ease', 'hold', 'progress']));
     expect(body.due.some((due) => due.missedDays.length > 0)).toBe(true);
-  });
+    // All athletes of the demo are looked at here, while the rest of the tests has the machine.
+  }, 90_000);
 
   test('what its athletes are to do may begin; who is not cleared for loading has unloaded motion only', async () => {
     const { body: assignments } = await coach.ask<AssignmentItem[]>('GET', '/assignments');
