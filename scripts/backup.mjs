@@ -44,9 +44,9 @@ export async function restore([file]) {
 }
 
 /** Keeps what is there now beside the daily backups. @returns the file, null where there is nothing */
-export async function keepBefore(what) {
+export async function keepBefore(what, over = overDatabase) {
   const file = join(BACKUPS, `before-${what}-${new Date().toISOString().replaceAll(/[:.]/g, '-')}.backup`);
-  const rows = await overDatabase((url) => writeBackup(url, file));
+  const rows = await over((url) => writeBackup(url, file));
   if (rows > 0) return file;
   rmSync(file, { force: true });
   return null;
@@ -75,10 +75,14 @@ export async function dailyBackup(url, now = new Date(), folder = BACKUPS) {
 /** The calendar day where this machine is, like 2026-12-02. */
 const dayOf = (at) => new Intl.DateTimeFormat('sv-SE').format(at);
 
-/** Does something over the database in use: an outside one, the one that runs, or one that is started for it. */
+/** Does something over the database in use: an outside one, else the private one. */
 async function overDatabase(work) {
   const outside = process.env.DATABASE_URL;
-  if (outside) return work(outside);
+  return outside ? work(outside) : overPrivate(work);
+}
+
+/** Does something over the private database, whatever else is in use: the one that runs, or one that is started for it. */
+export async function overPrivate(work) {
   const running = runningDatabase('demo');
   if (running) return work(running + DATABASE);
   await ensureOnMachine('database');
@@ -160,16 +164,21 @@ export async function readBackup(url, file) {
   const beside = `${name}_restoring`;
   await newDatabase(server, beside);
   const connection = await connect(server + beside);
+  const dropBeside = () => connection.query(`DROP DATABASE IF EXISTS \`${beside}\``);
   try {
-    const rows = await readInto(connection, file);
+    const rows = await readInto(connection, file).catch(async (error) => {
+      await dropBeside();
+      throw error;
+    });
+    // From here on the rows beside are the only ones that are whole: they are dropped once they have moved.
     await newDatabase(server, name);
     const [tables] = await connection.query('SHOW TABLES');
     await connection.query('SET FOREIGN_KEY_CHECKS = 0');
     const moves = tables.map((found) => Object.values(found)[0]).map((table) => `\`${beside}\`.\`${table}\` TO \`${name}\`.\`${table}\``);
     if (moves.length > 0) await connection.query(`RENAME TABLE ${moves.join(', ')}`);
+    await dropBeside();
     return rows;
   } finally {
-    await connection.query(`DROP DATABASE IF EXISTS \`${beside}\``).catch(() => undefined);
     connection.destroy();
   }
 }

@@ -1,6 +1,7 @@
 import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { createInterface } from 'node:readline/promises';
-import { keepBefore } from './backup.mjs';
+import { join } from 'node:path';
+import { keepBefore, overPrivate } from './backup.mjs';
 import { removeDatabase, stopDatabase } from './database.mjs';
 import { lockHolder } from './lock.mjs';
 import { DATA, LOCK, RUNNING } from './places.mjs';
@@ -31,7 +32,7 @@ export async function stop({ quiet = false } = {}) {
 export async function reset(options = []) {
   if (!options.includes('--yes') && !(await isSure())) throw new UserError('The database was kept.');
   await stop({ quiet: true });
-  const kept = existsSync(DATA) ? await keepBefore('reset').catch((error) => notKept(error)) : null;
+  const kept = existsSync(join(DATA, 'demo')) ? await keepBefore('reset', overPrivate).catch((error) => notKept(error)) : null;
   removeDatabase('demo');
   console.log(`Private database deleted.${kept ? ` What was in it is in ${kept}.` : ''} The next start seeds the demo studio again.`);
 }
