@@ -31,7 +31,7 @@ async function lookAtEverybody(databaseUrl) {
     host: '127.0.0.1',
     port: 0,
     webRoot: '/nowhere',
-    seedDemo: false,
+    demo: null,
     logLevel: 'silent',
     secureCookie: false,
     allowedHosts: [],

@@ -1,4 +1,5 @@
 import { fileURLToPath } from 'node:url';
+import { type DemoSize, readDemoSize } from './database/demo/demo-size.js';
 
 /** What the server reads from its environment. */
 export interface Config {
@@ -7,8 +8,8 @@ export interface Config {
   port: number;
   /** Built web files; served beside the API when they exist. */
   webRoot: string;
-  /** Seed the demo studio when the database holds no studio. */
-  seedDemo: boolean;
+  /** The demo studio that is seeded when the database holds no studio; null for none. */
+  demo: DemoSize | null;
   /** Lets whoever has it set up the first studio; null where nobody may. */
   setUpCode: string | null;
   logLevel: string;
@@ -35,7 +36,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     port,
     host: env['HOST'] ?? '127.0.0.1',
     webRoot: env['WEB_ROOT'] ?? fileURLToPath(new URL('../../web/dist', import.meta.url)),
-    seedDemo: env['DEMO'] !== 'off',
+    demo: readDemoSize(env['DEMO']),
     setUpCode: env['SET_UP_CODE'] || null,
     logLevel: env['LOG_LEVEL'] ?? 'info',
     allowedHosts: listOf(env['ALLOWED_HOSTS']).map((name) => name.toLowerCase()),

@@ -68,7 +68,7 @@ export async function createApp(config: Config, now: () => Date = () => new Date
   await serveWeb(app, config.webRoot);
   const source = app.get(DataSource);
   await migrate(source, async () => {
-    if (config.seedDemo) await seedWhenEmpty(source, now());
+    if (config.demo) await seedWhenEmpty(source, now(), config.demo);
   });
   return app;
 }

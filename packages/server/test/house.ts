@@ -9,6 +9,7 @@ import { v7 as uuid } from 'uuid';
 import { copyDatabase, newDatabase } from '../../../scripts/copy-database.mjs';
 import { AccountRow, StudioRow } from '../src/accounts/entities.js';
 import { hashPassword } from '../src/accounts/sign-in.service.js';
+import { USUAL_DEMO } from '../src/database/demo/demo-size.js';
 import { createApp } from '../src/create-app.js';
 import { Clock } from '../src/http/clock.js';
 
@@ -67,7 +68,8 @@ export class House {
       host: '127.0.0.1',
       port: 0,
       webRoot,
-      ...{ seedDemo, setUpCode },
+      demo: seedDemo ? USUAL_DEMO : null,
+      setUpCode,
       logLevel: 'silent',
       secureCookie: false,
       allowedHosts: ['here.example'],

@@ -79,7 +79,7 @@ async function refreshSessions(scope: StudioScope, library: StudioLibrary, docum
     const [sets, reports, complaints] = [await setsOf(scope, id), await reportsOf(scope, id), await complaintsOf(scope, id)];
     const sums = whereSound(await documentOf('plans', planId), movement, (plan) => {
       const { discomfort: discomfortPolicy } = methodOf(plan, library.method);
-      const { plannedMs, ...whole } = sumsOfSession(plan, { sets, reports, complaints, exertion }, movement);
+      const { plannedMs, ...whole } = sumsOfSession(plan.title, compileTimeline(plan, movement), { sets, reports, complaints, exertion });
       return isWhole ? { plannedMs, ...whole, discomfortPolicy } : { plannedMs };
     });
     if (sums) await scope.of(SessionRow).update({ id }, sums);

@@ -1,4 +1,4 @@
-import type { Sequence } from '@clay-pot/core';
+import { compileTimeline, type Sequence } from '@clay-pot/core';
 import type { StudioLibrary } from '@clay-pot/core/library';
 import type { StudioOwned, StudioScope } from '../database/studio-scope.js';
 import { conflict, invalid } from '../http/problem.js';
@@ -32,7 +32,13 @@ export async function sumUp(
   const [sets, reports, complaints] = [await setsOf(held, id), await reportsOf(held, id), await complaintsOf(held, id)];
   const plan = await planOf(held, planId);
   const entries = { sets, reports, complaints, exertion };
-  await held.of(SessionRow).update({ id }, { ...sumsOfSession(plan, entries, library.movement), revision: revision + 1 });
+  await held.of(SessionRow).update(
+    { id },
+    {
+      ...sumsOfSession(plan.title, compileTimeline(plan, library.movement), entries),
+      revision: revision + 1,
+    },
+  );
 }
 
 /** @throws 422 where it is not a block of the plan */

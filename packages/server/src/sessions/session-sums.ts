@@ -1,13 +1,4 @@
-import {
-  type BlockReport,
-  type Complaint,
-  completion,
-  compileTimeline,
-  type CountedSet,
-  type MovementLookup,
-  plannedAgainstDone,
-  type Sequence,
-} from '@clay-pot/core';
+import { type BlockReport, type Complaint, completion, type CountedSet, plannedAgainstDone, type Timeline } from '@clay-pot/core';
 
 /** What is recorded of a session while it is led. */
 export interface Reports {
@@ -20,13 +11,12 @@ export interface Reports {
 }
 
 /** What lists show of a session, summed from what is recorded of it. */
-export function sumsOfSession(plan: Sequence, { sets, reports, complaints, exertion }: Reports, lookup: MovementLookup) {
-  const timeline = compileTimeline(plan, lookup);
+export function sumsOfSession(title: string, timeline: Timeline, { sets, reports, complaints, exertion }: Reports) {
   const answered = [...new Map(reports.map((report) => [report.blockId, report])).values()];
   const discomforts = [...answered, ...complaints].map(({ discomfort }) => discomfort);
   const exertions = answered.flatMap((report) => report.exertion ?? []);
   return {
-    title: plan.title,
+    title,
     plannedMs: timeline.plannedMs,
     completion: completion(plannedAgainstDone(timeline, sets)),
     maxDiscomfort: discomforts.length ? Math.max(...discomforts) : null,

@@ -86,7 +86,7 @@ export class SessionsService {
       onDay: dayIn(scope.timeZone, new Date(input.startedAt)),
       ...{ endedAt: null, ending: null, stopSign: null, stopHand: null, note: '' },
       ...{ toldExertion: null, revision: 0, morning: null, morningOn: null, morningBefore: null },
-      ...sumsOfSession(plan, { sets: [], reports: [], complaints: [], exertion: null }, library.movement),
+      ...sumsOfSession(plan.title, compileTimeline(plan, library.movement), { sets: [], reports: [], complaints: [], exertion: null }),
       discomfortPolicy: methodOf(plan, library.method).discomfort,
       begunAgainst: await this.brokenBy(scope, athlete, plan, input.startedAt, library),
     };

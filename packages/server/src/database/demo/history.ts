@@ -1,4 +1,4 @@
-import { addDays, compileTimeline, lastOf, type Sequence, weekdayOf } from '@clay-pot/core';
+import { addDays, compileTimeline, lastOf, type Sequence, type Timeline, weekdayOf } from '@clay-pot/core';
 import { methodOf, shippedMethod, shippedMovement } from '@clay-pot/core/library';
 import { sumsOfSession } from '../../sessions/session-sums.js';
 import type { BlockReportRow, ComplaintRow, DoneSetRow, FormTickRow, SessionRow } from '../../sessions/session.entities.js';
@@ -27,17 +27,32 @@ export function historyOf(telling: DemoContext, random: SeededRandom): History {
   const history: History = { sessions: [], sets: [], reports: [], complaints: [], form: [] };
   const days = Array.from({ length: course.weeks * 7 }, (_, index) => addDays(today, index - course.weeks * 7));
   const planned = days.filter((day) => weekdays.includes(weekdayOf(day)) && !random.chance(course.missChance));
+  const [early, later] = [ledForm(earlierForm(telling.sequence)), ledForm(telling.sequence)];
   planned.forEach((day, index) => {
     const weeksAgo = (Date.parse(today) - Date.parse(day)) / (7 * 24 * 3600 * 1000);
-    sessionOn(telling, day, weeksAgo, index === planned.length - 1, history, random);
+    const led = weeksAgo > course.weeks - EARLY_WEEKS ? early : later;
+    sessionOn(telling, led, day, weeksAgo, index === planned.length - 1, history, random);
   });
   return history;
 }
 
-function sessionOn(telling: DemoContext, day: string, weeksAgo: number, isLast: boolean, history: History, random: SeededRandom): void {
+/** A sequence as it is led, compiled once for all sessions of it. */
+interface LedForm {
+  readonly plan: Sequence;
+  readonly timeline: Timeline;
+}
+const ledForm = (plan: Sequence): LedForm => ({ plan, timeline: compileTimeline(plan, shippedMovement) });
+
+function sessionOn(
+  telling: DemoContext,
+  { plan, timeline }: LedForm,
+  day: string,
+  weeksAgo: number,
+  isLast: boolean,
+  history: History,
+  random: SeededRandom,
+): void {
   const { studioId, athleteId, sequenceId, course } = telling;
-  const plan = weeksAgo > course.weeks - EARLY_WEEKS ? earlierForm(telling.sequence) : telling.sequence;
-  const timeline = compileTimeline(plan, shippedMovement);
   const startedAt = telling.at(day, 17 * 60 + random.between(0, 120));
   const id = random.id(startedAt);
   const flare = course.flareWeeksAgo !== undefined && Math.abs(weeksAgo - course.flareWeeksAgo) < 0.5;
@@ -55,7 +70,7 @@ function sessionOn(telling: DemoContext, day: string, weeksAgo: number, isLast: 
   history.form.push(...formOf(session, telling));
   history.reports.push(...reports);
   const endedAt = instant(lastOf(reached).endMs + 20_000);
-  const sums = sumsOfSession(plan, { sets, reports, complaints, exertion: null }, shippedMovement);
+  const sums = sumsOfSession(plan.title, timeline, { sets, reports, complaints, exertion: null });
   history.sessions.push({
     id,
     studioId,

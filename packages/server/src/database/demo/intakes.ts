@@ -51,13 +51,13 @@ const TOLD: Record<string, IntakeAnswers> = {
 
 /** The answers with which somebody's weeks began; null for who was never asked. */
 export function demoIntake(
-  { athlete, course }: DemoPerson,
+  { athlete, course, askedDaysAgo }: DemoPerson,
   today: string,
   id: string,
 ): { id: string; onDay: string; answers: Intake; verdict: Verdict } | null {
-  const told = TOLD[athlete.name];
+  const told = TOLD[athlete.name] ?? (askedDaysAgo === undefined ? null : intakeOf(['ease'], 4, 5, 15, 3));
   if (!told) return null;
-  const onDay = addDays(today, -course.weeks * 7);
+  const onDay = addDays(today, -(askedDaysAgo ?? course.weeks * 7));
   const lastSession: IntakeAnswers = {
     ...told,
     ...(told.history && {

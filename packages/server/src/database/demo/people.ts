@@ -1,5 +1,7 @@
 import type { AthleteInput } from '@clay-pot/contracts';
 import { type Equipment, FORM, type Hand, type RecordedCaution } from '@clay-pot/core';
+import { DEMO_GOALS } from './programmes.js';
+import { type Build, BUILDS } from './readings.js';
 import type { SequenceKey } from './sequences.js';
 
 /** The course of somebody's weeks: how often they come, what goes wrong, and how much discomfort is usual. */
@@ -34,8 +36,21 @@ const PADS = {
 /** A made-up person, with a body, cautions, and how their weeks went. */
 export interface DemoPerson {
   readonly athlete: AthleteInput;
-  readonly gives: { readonly sequence: SequenceKey; readonly weekdayOffsets: readonly number[] };
+  readonly gives: {
+    readonly sequence: SequenceKey;
+    readonly weekdayOffsets: readonly number[];
+    /** Whether they do a version of their own. */
+    readonly isOwn?: boolean;
+  };
   readonly course: PersonPlan;
+  /** Their level against the norm; null for who was never tested. */
+  readonly build: Build | null;
+  /** Between tests; without it three times in their weeks. */
+  readonly retestedEveryWeeks?: number;
+  /** Of the check-in; without it at the start of their weeks, for who has one. */
+  readonly askedDaysAgo?: number;
+  /** Of their programme; null without one. */
+  readonly goalId: string | null;
 }
 
 const IN_THE_HALL: Equipment[] = ['mat', 'chair', 'table', 'wall', 'bench', 'soft ball', 'firm ball', 'finger band'];
@@ -51,7 +66,12 @@ function person(
 ): DemoPerson {
   const equipment = [...IN_THE_HALL, ...more];
   const body = { birthDate, sex, dominantHand, statureCm, massKg };
-  return { athlete: { name, practice, ...body, equipment, cautions, notes }, gives, course };
+  return {
+    athlete: { name, practice, ...body, equipment, cautions, notes },
+    ...{ gives, course },
+    build: BUILDS[name] ?? null,
+    goalId: DEMO_GOALS[name] ?? null,
+  };
 }
 
 /** The twelve athletes of Lanternfield Hall, all made up. Birth dates are given as years before today. */

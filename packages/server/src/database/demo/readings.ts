@@ -4,7 +4,7 @@ import type { DemoPerson } from './people.js';
 import type { SeededRandom } from './random.js';
 
 /** A person’s level against the norm of their sex, age and size. */
-interface Build {
+export interface Build {
   /** Strength over the estimate; the weaker side has a tenth less. */
   readonly strength: number;
   /** Wrist extension beyond the norm, degrees. */
@@ -15,7 +15,7 @@ interface Build {
 }
 
 /** Who has been measured; whoever is missing here has only estimates, which the screens say. */
-const BUILDS: Record<string, Build> = {
+export const BUILDS: Readonly<Record<string, Build>> = {
   'Ines Okafor-Lund': { strength: 1.7 },
   'Tobi Marchetti': { strength: 1.7, extensionDeg: 6 },
   'Saskia Brandvold': { strength: 1.4 },
@@ -31,13 +31,23 @@ const BUILDS: Record<string, Build> = {
 /** Measured at the start, half way and in the last days of the invented weeks. */
 const WHEN = [1, 0.5, 0.07] as const;
 
+/** Strength grows a little from test to test, and not for years. */
+const MOST_GAINS = 5;
+
+/** Shares of the weeks that were still to come at each test. */
+function visitsOf({ course, retestedEveryWeeks }: DemoPerson): readonly number[] {
+  if (retestedEveryWeeks === undefined) return WHEN;
+  const count = Math.floor(course.weeks / retestedEveryWeeks);
+  return Array.from({ length: count }, (_, index) => 1 - index / count);
+}
+
 /** Grip, wrist maxima and ranges on three dates, growing a little, with the scatter of repeated measuring. */
-export function demoReadings({ athlete, course }: DemoPerson, today: string, random: SeededRandom): Reading[] {
-  const build = BUILDS[athlete.name];
+export function demoReadings(person: DemoPerson, today: string, random: SeededRandom): Reading[] {
+  const { athlete, course, build } = person;
   if (!build) return [];
-  const visits = WHEN.flatMap((share, visit) => {
+  const visits = visitsOf(person).flatMap((share, visit) => {
     const onDay = addDays(today, -Math.max(1, Math.round(course.weeks * 7 * share)));
-    const gain = 1 + visit * 0.03;
+    const gain = 1 + Math.min(visit, MOST_GAINS) * 0.03;
     return HANDS.flatMap((hand) => [
       ...maxima(athlete, build, course.weakSide, hand, gain, onDay, random),
       ...ranges(athlete, build, hand, visit, onDay, random),
@@ -96,7 +106,7 @@ function ranges(athlete: AthleteInput, build: Build, hand: Hand, visit: number, 
   return RANGE_MOTIONS.flatMap((motion): Reading[] => {
     const extension = motion === 'wrist extension';
     const stiff = extension && hand === build.stiffSide ? -12 : 0;
-    const own = (extension ? (build.extensionDeg ?? 0) : 0) + stiff + visit;
+    const own = (extension ? (build.extensionDeg ?? 0) : 0) + stiff + Math.min(visit, MOST_GAINS);
     const withHelp = Math.round(rangeWithHelpDeg(person, motion, hand).deg + own + random.between(-3, 3));
     const active = withHelp - random.between(8, 17);
     return [
