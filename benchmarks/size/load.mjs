@@ -24,9 +24,15 @@ export async function load(port, { connections, forMs, headers = {}, next }) {
     line.close();
   };
   await Promise.all(Array.from({ length: connections }, asking));
-  const seconds = (performance.now() - began) / 1000;
-  times.sort((a, b) => a - b);
-  return { perSecond: times.length / seconds, p50Ms: quantile(times, 0.5), p99Ms: quantile(times, 0.99), failed };
+  return together([{ times, failed, seconds: (performance.now() - began) / 1000 }]);
+}
+
+/** Several loads as one. */
+export function together(loads) {
+  const times = loads.flatMap((each) => each.times).sort((a, b) => a - b);
+  const seconds = loads.reduce((sum, each) => sum + each.seconds, 0);
+  const failed = loads[0].failed;
+  return { times, seconds, failed, perSecond: times.length / seconds, p50Ms: quantile(times, 0.5), p99Ms: quantile(times, 0.99) };
 }
 
 /** One kept-alive connection. Reads as little of an answer as it needs: a client that is slower than the server would measure itself. */

@@ -1,4 +1,4 @@
-import { PAST_DAYS, SESSION_PAGE } from './limits.js';
+import { LIST_PAGE, PAST_DAYS, SESSION_PAGE } from './limits.js';
 import { IsId, IsText, IsWholeWithin, IsWord, IsWordId } from './validation/fields.js';
 import { OptionalField } from './validation/optional-field.js';
 
@@ -98,8 +98,60 @@ export class PastQuery {
   @IsWholeWithin(PAST_DAYS)
   readonly days?: number;
 }
-/** Whose programmes are listed. */
-export class ProgrammesQuery {
+const PLACE_LENGTH = 2000;
+
+/** Which page of a list. Its answer names the next page in a `Link` header, where there is one. */
+export class PageQuery {
+  /** Where the page before ended, as its `Link` header gave it. */
+  @OptionalField()
+  @IsText(PLACE_LENGTH, 1)
+  readonly after?: string;
+  @OptionalField()
+  @IsWholeWithin(LIST_PAGE)
+  readonly limit?: number;
+}
+/** Which page of what fits some words. */
+class SearchQuery extends PageQuery {
+  /** Words; each has to be there. */
+  @OptionalField()
+  @IsText(WORD_LENGTH, 1)
+  readonly find?: string;
+}
+/** What people are sorted by. */
+export const ATHLETE_ORDERS = ['name', 'last-session'] as const;
+/** What people are sorted by. */
+export type AthleteOrder = (typeof ATHLETE_ORDERS)[number];
+/** Which people are listed, found by name and practice. */
+export class AthletesQuery extends SearchQuery {
+  @OptionalField()
+  @IsWord(ATHLETE_ORDERS)
+  readonly sort?: AthleteOrder;
+}
+/** What sequences are sorted by. */
+export const SEQUENCE_SORTS = ['title', 'updated', 'last-used'] as const;
+/** What sequences are sorted by. */
+export type SequenceSort = (typeof SEQUENCE_SORTS)[number];
+/** Which sequences are listed, found by title, purpose and tags. */
+export class SequencesQuery extends SearchQuery {
+  @OptionalField()
+  @IsWord(SEQUENCE_SORTS)
+  readonly sort?: SequenceSort;
+}
+/** What programmes are sorted by. */
+export const PROGRAMME_SORTS = ['last-day', 'title'] as const;
+/** What programmes are sorted by. */
+export type ProgrammeSort = (typeof PROGRAMME_SORTS)[number];
+/** Whose programmes are listed, found by title and name. */
+export class ProgrammesQuery extends SearchQuery {
+  @OptionalField()
+  @IsId('an athlete')
+  readonly athleteId?: string;
+  @OptionalField()
+  @IsWord(PROGRAMME_SORTS)
+  readonly sort?: ProgrammeSort;
+}
+/** Whose assignments are listed. */
+export class AssignmentsQuery extends PageQuery {
   @OptionalField()
   @IsId('an athlete')
   readonly athleteId?: string;

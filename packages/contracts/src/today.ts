@@ -51,7 +51,6 @@ export interface Today {
   due: TodayDue[];
   /** Since the start of yesterday; what may hurt comes first. */
   changes: TodayChange[];
-  recent: SessionListItem[];
   /** Sessions without a next-day check yet. */
   mornings: TodayMorning[];
 }

@@ -17,6 +17,7 @@ import { PredictionsModule } from './predictions/predictions.module.js';
 import { HealthModule } from './health/health.module.js';
 import { Clock } from './http/clock.js';
 import { RequestPipe } from './http/request.pipe.js';
+import { AnsweredBefore } from './http/unchanged.interceptor.js';
 import { StrayQueryGuard } from './http/stray-query.guard.js';
 import { ProblemFilter } from './http/problem.filter.js';
 import { IntakesModule } from './intakes/intakes.module.js';
@@ -79,8 +80,9 @@ export class AppModule {
         { provide: APP_GUARD, useClass: StrayQueryGuard },
         { provide: APP_PIPE, useClass: RequestPipe },
         Clock,
+        AnsweredBefore,
       ],
-      exports: [CONFIG, Clock],
+      exports: [CONFIG, Clock, AnsweredBefore],
     };
   }
 }

@@ -1,6 +1,5 @@
 import compress from '@fastify/compress';
 import cookie from '@fastify/cookie';
-import helmet from '@fastify/helmet';
 import { NestFactory } from '@nestjs/core';
 import { FastifyAdapter, type NestFastifyApplication } from '@nestjs/platform-fastify';
 import { DataSource } from 'typeorm';
@@ -11,6 +10,7 @@ import { migrate } from './database/data-source.js';
 import { seedWhenEmpty } from './database/demo/seed.js';
 import { proxyAddresses, refuseStrangeHosts } from './http/hosts.js';
 import { readJsonBodies } from './http/json-body.js';
+import { sendSafeHeaders } from './http/safe-headers.js';
 import { StructuredLogger } from './http/logger.js';
 import { keepRequestContext } from './http/request-context.js';
 import { serveOpenApi } from './http/openapi.js';
@@ -26,7 +26,7 @@ export async function createApp(config: Config, now: () => Date = () => new Date
   const adapter = new FastifyAdapter({
     ...(proxies.length > 0 && { trustProxy: proxies }),
     logger: { level: config.logLevel },
-    genReqId: () => uuid(),
+    genReqId: requestIds(),
     bodyLimit: BODY_LIMIT_BYTES,
     routerOptions: { maxParamLength: ID_LENGTH },
     frameworkErrors: answerFrameworkError,
@@ -48,22 +48,7 @@ export async function createApp(config: Config, now: () => Date = () => new Date
   });
   await app.register(cookie);
   await app.register(compress, { threshold: 1024 });
-  await app.register(helmet, {
-    hsts: config.secureCookie,
-    contentSecurityPolicy: {
-      directives: {
-        defaultSrc: ["'self'"],
-        // The solver is WebAssembly; nothing else is compiled in the browser.
-        scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
-        styleSrc: ["'self'"],
-        imgSrc: ["'self'", 'data:', 'blob:'],
-        fontSrc: ["'self'", 'data:'],
-        workerSrc: ["'self'"],
-        frameAncestors: ["'none'"],
-        upgradeInsecureRequests: config.secureCookie ? [] : null,
-      },
-    },
-  });
+  await sendSafeHeaders(fastify, config.secureCookie);
   serveOpenApi(app);
   await serveWeb(app, config.webRoot);
   const source = app.get(DataSource);
@@ -71,4 +56,11 @@ export async function createApp(config: Config, now: () => Date = () => new Date
     if (config.demo) await seedWhenEmpty(source, now(), config.demo);
   });
   return app;
+}
+
+/** Ids of requests, unique over all processes: random once, counted then. */
+function requestIds(): () => string {
+  const ours = uuid();
+  let count = 0;
+  return () => `${ours}-${(++count).toString(36)}`;
 }

@@ -184,7 +184,7 @@ describe('walls between studios', () => {
       expect((await third.ask('GET', path)).body).toEqual([]);
     }
     expect((await third.ask('GET', `/sessions?athlete=${ids['athletes']}`)).body).toMatchObject({ items: [] });
-    expect((await third.ask('GET', '/today')).body).toMatchObject({ due: [], recent: [] });
+    expect((await third.ask('GET', '/today')).body).toMatchObject({ due: [], atRisk: [], changes: [], mornings: [] });
     expect((await third.ask('GET', '/suggestions')).body).toEqual({ suggestions: [], toLookAt: 0 });
   });
 

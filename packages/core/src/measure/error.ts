@@ -40,6 +40,17 @@ export interface MeasurementError {
 
 /** The spread within sets of repeats, pooled: √(Σ (x − mean of its set)² ÷ Σ (n − 1)). Sets of one tell nothing. @example pooledSpread([[60, 64], [50, 50]]) → { sd: 2, repeats: 2 } */
 export function pooledSpread(sets: readonly (readonly number[])[]): { sd: number; repeats: number } {
+  const known = spreads.get(sets);
+  if (known) return known;
+  const spread = spreadOf(sets);
+  spreads.set(sets, spread);
+  return spread;
+}
+
+/** The same repeats are asked about for each reading of a class. */
+const spreads = new WeakMap<readonly (readonly number[])[], { sd: number; repeats: number }>();
+
+function spreadOf(sets: readonly (readonly number[])[]): { sd: number; repeats: number } {
   const useful = sets.filter((set) => set.length >= 2);
   const repeats = sum(useful.map((set) => set.length - 1));
   if (!isSome(useful) || repeats === 0) return { sd: 0, repeats: 0 };

@@ -2,6 +2,7 @@ import type { Reading } from '../model/reading.js';
 import { isCold, meanOf } from '../model/reading.js';
 import type { Hand } from '../vocabulary/hands.js';
 import type { ReadingKind } from '../vocabulary/measures.js';
+import { groupedBy } from '../vocabulary/lists.js';
 import { changeOf } from './error.js';
 import { measuredAs } from './protocols.js';
 
@@ -47,8 +48,10 @@ interface DaySet {
   readonly values: number[];
 }
 
-function setsIn(readings: readonly Reading[], thing: MeasuredThing): DaySet[] {
-  const mine = readings.filter(isOf(thing));
+const setsIn = (readings: readonly Reading[], thing: MeasuredThing): DaySet[] => setsOf(readings.filter(isOf(thing)));
+
+/** @param mine readings of one thing */
+function setsOf(mine: readonly Reading[]): DaySet[] {
   const days = new Map<string, DaySet>();
   for (const { hand, onDay, value } of mine) {
     const key = `${hand} ${onDay}`;
@@ -78,8 +81,15 @@ const MOST_SETS = 60;
 
 /** A coach’s own repeats of everything, pooled over the people who were measured: how far a coach’s reading is off is the coach’s, not the athlete’s. @param byPerson readings of each, the oldest first */
 export function allRepeats(byPerson: readonly (readonly Reading[])[]): Repeats[] {
+  // Each reading is looked at once, however many things there are.
+  const setsByThing = new Map<string, DaySet[]>();
+  for (const readings of byPerson) {
+    for (const [key, mine] of groupedBy(readings.filter(isCold), keyOfThing)) {
+      setsByThing.set(key, [...(setsByThing.get(key) ?? []), ...setsOf(mine)]);
+    }
+  }
   return thingsIn(byPerson.flat())
-    .map((thing) => ({ ...thing, sets: latestSets(byPerson.flatMap((readings) => setsIn(readings, thing))) }))
+    .map((thing) => ({ ...thing, sets: latestSets(setsByThing.get(keyOfThing(thing)) ?? []) }))
     .filter(({ sets }) => sets.length > 0);
 }
 

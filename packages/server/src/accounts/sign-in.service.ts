@@ -5,6 +5,7 @@ import { Injectable } from '@nestjs/common';
 import { hash, verify } from '@node-rs/argon2';
 import { addDays } from 'date-fns';
 import { DataSource, LessThan, MoreThan } from 'typeorm';
+import { ask } from '../database/quick-query.js';
 import { StudioScope } from '../database/studio-scope.js';
 import { Clock } from '../http/clock.js';
 import { wrongSignIn } from '../http/problem.js';
@@ -25,10 +26,23 @@ export const hashToken = (token: string) => createHash('sha256').update(token).d
 
 /** Who is asking, and the door to their studio's rows. */
 export interface SignedIn {
-  account: AccountRow;
+  account: Omit<AccountRow, 'studioId' | 'passwordHash'>;
   studio: StudioRow;
   scope: StudioScope;
 }
+
+/** Written out, because every request asks it. */
+const WHO = `SELECT account.id, account.studio_id AS studioId, account.email, account.name, account.mass_unit AS massUnit, account.length_unit AS lengthUnit,
+  studio.name AS studioName, studio.time_zone AS timeZone, studio.is_demo AS isDemo, revisions.revision
+  FROM sign_ins signIn JOIN accounts account ON account.id = signIn.account_id JOIN studios studio ON studio.id = account.studio_id
+  LEFT JOIN studio_revisions revisions ON revisions.studio_id = account.studio_id
+  WHERE signIn.token_hash = ? AND signIn.expires_at > ?`;
+type WhoRow = Pick<AccountRow, 'id' | 'studioId' | 'email' | 'name' | 'massUnit' | 'lengthUnit'> & {
+  studioName: string;
+  timeZone: string;
+  isDemo: number;
+  revision: number | string | null;
+};
 
 /** Checks passwords, keeps sign-ins, and slows down those who guess. */
 @Injectable()
@@ -87,16 +101,15 @@ export class SignInService {
 
   /** The person behind a token, or null when it is unknown or has run out. */
   async whoHas(token: string): Promise<SignedIn | null> {
-    // One question to the database: every request begins with it.
-    const account = await this.source.manager
-      .createQueryBuilder(AccountRow, 'account')
-      .innerJoin(SignInRow, 'signIn', 'signIn.accountId = account.id')
-      .innerJoinAndMapOne('account.studio', StudioRow, 'studio', 'studio.id = account.studioId')
-      .where('signIn.tokenHash = :hash AND signIn.expiresAt > :now', { hash: hashToken(token), now: this.clock.now() })
-      .getOne();
-    if (!account) return null;
-    const { studio } = account as AccountRow & { studio: StudioRow };
-    return { account, studio, scope: new StudioScope(studio.id, studio.timeZone, this.source.manager) };
+    // One question to the database: every request begins with it, and what was answered before may hold by the revision that comes along.
+    const [row] = await ask<WhoRow>(this.source.manager, WHO, [hashToken(token), this.clock.now()]);
+    if (!row) return null;
+    const { id, studioId, email, name, massUnit, lengthUnit, studioName, timeZone, isDemo, revision } = row;
+    return {
+      account: { id, email, name, massUnit, lengthUnit },
+      studio: { id: studioId, name: studioName, isDemo: Boolean(isDemo), timeZone },
+      scope: new StudioScope(studioId, timeZone, this.source.manager, Number(revision ?? 0)),
+    };
   }
 
   describe({ account, studio }: SignedIn): WhoAmI {
@@ -109,10 +122,10 @@ export class SignInService {
   }
 
   /** Keeps what a coach reads masses and lengths in. */
-  async keepUnits({ account, studio, scope }: SignedIn, { mass, length }: ShownUnits): Promise<WhoAmI> {
+  async keepUnits({ account, ...who }: SignedIn, { mass, length }: ShownUnits): Promise<WhoAmI> {
     const units = { massUnit: mass, lengthUnit: length };
     await this.source.getRepository(AccountRow).update({ id: account.id }, units);
-    return this.describe({ account: Object.assign(account, units), studio, scope });
+    return this.describe({ account: { ...account, ...units }, ...who });
   }
 
   private async forgetOld(): Promise<void> {

@@ -18,6 +18,9 @@ export const Public = () => SetMetadata(PUBLIC, true);
 /** Guards every route: the origin of writes, and the sign-in. */
 @Injectable()
 export class SignedInGuard implements CanActivate {
+  /** Read once for each route: its decorators don’t change. */
+  private readonly publicRoutes = new WeakMap<object, boolean>();
+
   constructor(
     private readonly reflector: Reflector,
     private readonly signIns: SignInService,
@@ -26,7 +29,7 @@ export class SignedInGuard implements CanActivate {
   async canActivate(context: ExecutionContext): Promise<boolean> {
     const request = context.switchToHttp().getRequest<SignedInRequest>();
     checkOrigin(request);
-    if (this.reflector.getAllAndOverride<boolean>(PUBLIC, [context.getHandler(), context.getClass()])) return true;
+    if (this.isPublic(context)) return true;
     const token = request.cookies[COOKIE];
     const signedIn = token ? await this.signIns.whoHas(token) : null;
     if (!signedIn) throw signInNeeded();
@@ -34,6 +37,15 @@ export class SignedInGuard implements CanActivate {
     const current = currentRequest();
     if (current) current.studioId = signedIn.studio.id;
     return true;
+  }
+
+  private isPublic(context: ExecutionContext): boolean {
+    const handler = context.getHandler();
+    const known = this.publicRoutes.get(handler);
+    if (known !== undefined) return known;
+    const isPublic = this.reflector.getAllAndOverride<boolean | undefined>(PUBLIC, [handler, context.getClass()]) ?? false;
+    this.publicRoutes.set(handler, isPublic);
+    return isPublic;
   }
 }
 

@@ -1,5 +1,8 @@
-import { AssignmentInput, type AssignmentItem, ById } from '@clay-pot/contracts';
-import { Body, Controller, Delete, Get, HttpCode, Param, Put } from '@nestjs/common';
+import { AssignmentInput, type AssignmentItem, AssignmentsQuery, ById } from '@clay-pot/contracts';
+import { Body, Controller, Delete, Get, HttpCode, Param, Put, Query, Res } from '@nestjs/common';
+import type { FastifyReply } from 'fastify';
+import { sendPage } from '../database/paging.js';
+import { HoldsWhileUnchanged } from '../http/unchanged.interceptor.js';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
 import { AssignmentsService } from './assignments.service.js';
@@ -10,8 +13,13 @@ export class AssignmentsController {
   constructor(private readonly assignments: AssignmentsService) {}
 
   @Get()
-  list(@Studio() scope: StudioScope): Promise<AssignmentItem[]> {
-    return this.assignments.list(scope);
+  @HoldsWhileUnchanged()
+  async list(
+    @Studio() scope: StudioScope,
+    @Query() query: AssignmentsQuery,
+    @Res({ passthrough: true }) reply: FastifyReply,
+  ): Promise<AssignmentItem[]> {
+    return sendPage(reply, await this.assignments.list(scope, query));
   }
 
   @Put(':id')

@@ -1,6 +1,9 @@
-import type { AssignmentInput, AssignmentItem } from '@clay-pot/contracts';
+import type { AssignmentInput, AssignmentItem, AssignmentsQuery } from '@clay-pot/contracts';
 import { Injectable } from '@nestjs/common';
+import { In, IsNull } from 'typeorm';
 import { AthleteRow } from '../athletes/athlete.entity.js';
+import { namesOf } from '../athletes/names.js';
+import { pageFrom, type PageOf, pageWanted } from '../database/paging.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { notFound } from '../http/problem.js';
 import { raiseEvidence } from '../kept/evidence-revision.js';
@@ -10,17 +13,13 @@ import { AssignmentRow } from './assignment.entity.js';
 /** Gives sequences to athletes and takes them back. */
 @Injectable()
 export class AssignmentsService {
-  /** All that stand, leaving out those of removed sequences. */
-  async list(scope: StudioScope): Promise<AssignmentItem[]> {
-    const rows = await scope.of(AssignmentRow).find();
-    const sequences = await scope.of(SequenceRow).find({ select: { id: true, title: true, removedAt: true } });
-    const athletes = await scope.of(AthleteRow).find({ select: { id: true, name: true } });
-    const titleOf = new Map(sequences.filter((row) => !row.removedAt).map((row) => [row.id, row.title]));
-    const nameOf = new Map(athletes.map((row) => [row.id, row.name]));
-    return rows.flatMap(({ studioId: _studioId, ...row }) => {
-      const sequenceTitle = titleOf.get(row.sequenceId);
-      return sequenceTitle === undefined ? [] : [{ ...row, sequenceTitle, athleteName: nameOf.get(row.athleteId) ?? '' }];
-    });
+  /** Of one athlete or of everybody, without those of removed sequences. */
+  async list(scope: StudioScope, { athleteId, ...page }: AssignmentsQuery): Promise<PageOf<AssignmentItem>> {
+    const wanted = pageWanted(page, BY_ID);
+    const also = [...wanted.also, { text: IS_THERE, parameters: [] }];
+    const rows = await scope.of(AssignmentRow).find({ where: athleteId === undefined ? {} : { athleteId }, ...wanted, also });
+    const { shown, end } = pageFrom(rows, page, ({ id }) => [id]);
+    return { items: await itemsOf(scope, shown), end };
   }
 
   /** Creates or replaces: the last word counts, since an assignment is a few ticks and nobody's long work. */
@@ -36,7 +35,7 @@ export class AssignmentsService {
       if (!(await rows.insert({ id, ...content }, 'assignment'))) await rows.update({ id }, content);
       await raiseEvidence(held, ...new Set([athleteId, before?.athleteId ?? athleteId]));
     });
-    const item = (await this.list(scope)).find((candidate) => candidate.id === id);
+    const [item] = await itemsOf(scope, await scope.of(AssignmentRow).find({ where: { id } }));
     if (!item) throw notFound('sequence');
     return item;
   }
@@ -48,4 +47,21 @@ export class AssignmentsService {
       await raiseEvidence(held, row.athleteId);
     });
   }
+}
+
+const BY_ID = [{ column: 'id', direction: 'ASC' }] as const;
+const IS_THERE = 'EXISTS (SELECT 1 FROM sequences WHERE sequences.id = assignments.sequence_id AND sequences.removed_at IS NULL)';
+
+/** Rows with what they name; those of removed sequences are left out. */
+async function itemsOf(scope: StudioScope, rows: readonly AssignmentRow[]): Promise<AssignmentItem[]> {
+  const sequenceIds = [...new Set(rows.map(({ sequenceId }) => sequenceId))];
+  const [sequences, names] = await Promise.all([
+    scope.of(SequenceRow).find({ select: { id: true, title: true }, where: { id: In(sequenceIds), removedAt: IsNull() } }),
+    namesOf(scope, rows),
+  ]);
+  const titleOf = new Map(sequences.map(({ id, title }) => [id, title]));
+  return rows.flatMap(({ studioId: _studioId, ...row }) => {
+    const sequenceTitle = titleOf.get(row.sequenceId);
+    return sequenceTitle === undefined ? [] : [{ ...row, sequenceTitle, athleteName: names.get(row.athleteId) ?? '' }];
+  });
 }

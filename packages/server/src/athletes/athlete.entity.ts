@@ -19,6 +19,10 @@ export class AthleteRow extends StudioOwned {
   @Column('int', { name: 'evidence_revision', default: 0 })
   evidenceRevision: number;
 
+  /** When their last session began. */
+  @Column('datetime', { name: 'last_session_at', precision: 3, nullable: true })
+  lastSessionAt: Date | null;
+
   @Column('varchar', { length: ATHLETE_LIMITS.nameLength })
   name: string;
 

@@ -1,8 +1,10 @@
-import { type Athlete, AthleteInput, type AthleteListItem, ById } from '@clay-pot/contracts';
-import { Body, Controller, Get, Headers, Param, Put, Res } from '@nestjs/common';
+import { type Athlete, AthleteInput, type AthleteListItem, AthletesQuery, ById } from '@clay-pot/contracts';
+import { Body, Controller, Get, Headers, Param, Put, Query, Res } from '@nestjs/common';
 import type { FastifyReply } from 'fastify';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
+import { sendPage } from '../database/paging.js';
+import { HoldsWhileUnchanged } from '../http/unchanged.interceptor.js';
 import { tagged } from '../http/etag.js';
 import { AthletesService } from './athletes.service.js';
 
@@ -12,11 +14,17 @@ export class AthletesController {
   constructor(private readonly athletes: AthletesService) {}
 
   @Get()
-  list(@Studio() scope: StudioScope): Promise<AthleteListItem[]> {
-    return this.athletes.list(scope);
+  @HoldsWhileUnchanged()
+  async list(
+    @Studio() scope: StudioScope,
+    @Query() query: AthletesQuery,
+    @Res({ passthrough: true }) reply: FastifyReply,
+  ): Promise<AthleteListItem[]> {
+    return sendPage(reply, await this.athletes.list(scope, query));
   }
 
   @Get(':id')
+  @HoldsWhileUnchanged()
   async get(@Studio() scope: StudioScope, @Param() { id }: ById, @Res({ passthrough: true }) reply: FastifyReply): Promise<Athlete> {
     return tagged(reply, await this.athletes.get(scope, id));
   }

@@ -1,18 +1,31 @@
-import type { Athlete, AthleteInput, AthleteListItem } from '@clay-pot/contracts';
-import { checkAthlete, checkStopsStand, same } from '@clay-pot/core';
+import type { Athlete, AthleteInput, AthleteListItem, AthleteOrder, AthletesQuery } from '@clay-pot/contracts';
+import { addDays, checkAthlete, checkStopsStand, groupedBy, same } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
-import { subDays } from 'date-fns';
+import { pageFrom, type PageOf, type PagePlace, pageWanted, sqlInstant, wordsIn } from '../database/paging.js';
+import type { SortColumn } from '../database/row-reader.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { VersionedRows } from '../database/versioned-rows.js';
 import { Clock, dayIn } from '../http/clock.js';
 import { raiseEvidence } from '../kept/evidence-revision.js';
 import { etagOf, versionOf } from '../http/etag.js';
 import { invalid } from '../http/problem.js';
-import { SessionRow } from '../sessions/session.entities.js';
 import { AthleteRow } from './athlete.entity.js';
 
 /** How far the strip of sessions beside a name looks back. */
 const STRIP_DAYS = 56;
+
+const LONG_AGO = new Date('1000-01-01T00:00:00.000Z');
+const BY_ID = { column: 'id', direction: 'ASC' } as const;
+/** How people are sorted; those of one name, or without a session, by their ids. */
+const ORDERS: Readonly<
+  Record<AthleteOrder, { readonly columns: readonly SortColumn[]; readonly placeOf: (row: AthleteRow) => PagePlace }>
+> = {
+  name: { columns: [{ column: 'name', direction: 'ASC' }, BY_ID], placeOf: ({ name, id }) => [name, id] },
+  'last-session': {
+    columns: [{ column: `COALESCE(last_session_at, '${sqlInstant(LONG_AGO)}')`, direction: 'DESC' }, BY_ID],
+    placeOf: ({ lastSessionAt, id }) => [sqlInstant(lastSessionAt ?? LONG_AGO), id],
+  },
+};
 
 const ATHLETES_KEPT = new VersionedRows(AthleteRow, 'athlete');
 
@@ -21,28 +34,34 @@ const ATHLETES_KEPT = new VersionedRows(AthleteRow, 'athlete');
 export class AthletesService {
   constructor(private readonly clock: Clock) {}
 
-  async list(scope: StudioScope): Promise<AthleteListItem[]> {
-    const rows = await scope.of(AthleteRow).find({ order: { name: 'ASC' } });
-    const since = subDays(this.clock.now(), STRIP_DAYS);
-    const recent: { athleteId: string; onDay: string }[] = await scope
-      .of(SessionRow)
-      .query('session')
-      .andWhere('session.started_at >= :since', { since })
-      .select(['session.athlete_id AS athleteId', 'session.on_day AS onDay'])
-      .getRawMany();
-    const last: { athleteId: string; at: Date }[] = await scope
-      .of(SessionRow)
-      .query('session')
-      .select(['session.athlete_id AS athleteId', 'MAX(session.started_at) AS at'])
-      .groupBy('session.athlete_id')
-      .getRawMany();
-    const lastOf = new Map(last.map((row) => [row.athleteId, row.at.toISOString()]));
-    const sessionsOf = (id: string) => recent.filter((session) => session.athleteId === id);
-    return rows.map((row) => ({
+  /** Found by name and practice. */
+  async list(scope: StudioScope, { find = '', sort = 'name', ...page }: AthletesQuery): Promise<PageOf<AthleteListItem>> {
+    const { columns, placeOf } = ORDERS[sort];
+    const wanted = pageWanted(page, columns);
+    const rows = await scope.of(AthleteRow).find({ ...wanted, also: [...wanted.also, ...wordsIn(find, ['name', 'practice'])] });
+    const { shown, end } = pageFrom(rows, page, placeOf);
+    const recent = await this.recentDays(
+      scope,
+      shown.map(({ id }) => id),
+    );
+    const items = shown.map((row) => ({
       ...athleteView(row),
-      lastSessionAt: lastOf.get(row.id) ?? null,
-      recentDays: countByDay(sessionsOf(row.id).map(({ onDay }) => onDay)),
+      lastSessionAt: row.lastSessionAt?.toISOString() ?? null,
+      recentDays: (recent.get(row.id) ?? []).map(({ onDay, sessions }) => ({ day: onDay, sessions: Number(sessions) })),
     }));
+    return { items, end };
+  }
+
+  /** On how many sessions of the last weeks each day had. */
+  private async recentDays(scope: StudioScope, ids: readonly string[]) {
+    if (ids.length === 0) return new Map<string, { onDay: string; sessions: number }[]>();
+    const since = addDays(dayIn(scope.timeZone, this.clock.now()), -STRIP_DAYS);
+    const rows = await scope.select<{ athleteId: string; onDay: string; sessions: number }>(
+      `SELECT athlete_id AS athleteId, on_day AS onDay, COUNT(*) AS sessions FROM sessions
+       WHERE studio_id = ? AND athlete_id IN (?) AND started_at >= ? AND on_day >= ? GROUP BY athlete_id, on_day ORDER BY on_day`,
+      [ids, addDays(since, -1), since],
+    );
+    return groupedBy(rows, ({ athleteId }) => athleteId);
   }
 
   async get(scope: StudioScope, id: string): Promise<Athlete> {
@@ -58,7 +77,7 @@ export class AthletesService {
     return ATHLETES_KEPT.put(scope, id, {
       ifMatch,
       content: { ...input, leftOut },
-      fresh: { evidenceRevision: 0 },
+      fresh: { evidenceRevision: 0, lastSessionAt: null },
       get: (of) => this.get(of, id),
       isSame: ({ id: _id, etag: _etag, ...content }) => same<AthleteInput>(content, input),
       written: (held) => raiseEvidence(held, id),
@@ -75,12 +94,13 @@ export class AthletesService {
 }
 
 /** A row as the API shows it. */
-export function athleteView({ studioId: _studioId, rowVersion, evidenceRevision: _revision, leftOut, ...row }: AthleteRow): Athlete {
+export function athleteView({
+  studioId: _studioId,
+  rowVersion,
+  evidenceRevision: _revision,
+  lastSessionAt: _last,
+  leftOut,
+  ...row
+}: AthleteRow): Athlete {
   return { ...row, ...(leftOut.length > 0 && { leftOut }), etag: etagOf(rowVersion) };
-}
-
-function countByDay(days: readonly string[]): { day: string; sessions: number }[] {
-  const counts = new Map<string, number>();
-  for (const day of days) counts.set(day, (counts.get(day) ?? 0) + 1);
-  return [...counts].map(([day, sessions]) => ({ day, sessions })).sort((a, b) => a.day.localeCompare(b.day));
 }

@@ -1,8 +1,10 @@
 import { Column, Entity } from 'typeorm';
+import { ShownByNoList } from '../database/studio-revision.js';
 import { StudioOwned } from '../database/studio-scope.js';
 import { IdColumn } from '../database/columns.js';
 
 /** The private address of an athlete’s calendar. Only the hash of its secret is kept: who has the address reads the calendar, and nobody reads the address here. */
+@ShownByNoList()
 @Entity('calendar_links')
 export class CalendarLinkRow extends StudioOwned {
   @IdColumn('athlete_id')

@@ -3,16 +3,18 @@ import { Controller, Get } from '@nestjs/common';
 import { ApiOperation } from '@nestjs/swagger';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
-import { ClassService } from './class.service.js';
+import { HoldsWhileUnchanged } from '../http/unchanged.interceptor.js';
+import { OverviewService } from '../overview/overview.service.js';
 
 /** All athletes side by side, who needs a look first. */
 @Controller('class')
 export class ClassController {
-  constructor(private readonly classes: ClassService) {}
+  constructor(private readonly overviews: OverviewService) {}
 
   @Get()
+  @HoldsWhileUnchanged()
   @ApiOperation({ summary: 'All athletes with their latest readings, most urgent first, with reasons.' })
-  table(@Studio() scope: StudioScope): Promise<ClassRow[]> {
-    return this.classes.table(scope);
+  async table(@Studio() scope: StudioScope): Promise<ClassRow[]> {
+    return (await this.overviews.ofStudio(scope)).map(({ row }) => row);
   }
 }

@@ -48,6 +48,7 @@ import { Suggestions2070000000000 } from './migrations/2070000000000-suggestions
 import { ProgrammeCopies2080000000000 } from './migrations/2080000000000-programme-copies.js';
 import { Grades2090000000000 } from './migrations/2090000000000-grades.js';
 import { KnownDevices2100000000000 } from './migrations/2100000000000-known-devices.js';
+import { StudioRevisions2110000000000 } from './migrations/2110000000000-studio-revisions.js';
 import { FiledSequences2050000000000 } from './migrations/2050000000000-filed-sequences.js';
 import { DaysOfSessions2000000000000 } from './migrations/2000000000000-days-of-sessions.js';
 import { Programmes1940000000000 } from './migrations/1940000000000-programmes.js';
@@ -131,6 +132,7 @@ export function dataSourceOptions(url: string, limitS = QUERY_LIMIT_S): DataSour
       ProgrammeCopies2080000000000,
       Grades2090000000000,
       KnownDevices2100000000000,
+      StudioRevisions2110000000000,
     ],
     synchronize: false,
     timezone: 'Z',

@@ -1,3 +1,4 @@
+import { shared } from '../http/request-context.js';
 import type { StudioScope } from './studio-scope.js';
 
 /**
@@ -14,5 +15,27 @@ export function oncePerScope<T>(read: (scope: StudioScope) => Promise<T>): (scop
     // What failed is tried again by whoever asks next.
     reading.catch(() => cache.delete(scope));
     return reading;
+  };
+}
+
+/** Studios of which something is kept in memory between requests; the one that was not asked about for longest goes first. */
+const MOST_STUDIOS = 50;
+
+/** The same, kept between requests while nothing is written in the studio. What is read must not be changed. */
+export function oncePerRevision<T>(read: (scope: StudioScope) => Promise<T>): (scope: StudioScope) => Promise<T> {
+  const kept = new Map<string, { readonly revision: number; readonly reading: Promise<T> }>();
+  const perScope = oncePerScope(read);
+  return (scope) => {
+    const { studioId, revision } = scope;
+    if (revision === null) return perScope(scope);
+    const before = kept.get(studioId);
+    kept.delete(studioId);
+    const entry = before?.revision === revision ? before : { revision, reading: shared(() => read(scope)) };
+    kept.set(studioId, entry);
+    const [oldest] = kept.keys();
+    if (kept.size > MOST_STUDIOS && oldest !== undefined) kept.delete(oldest);
+    // What failed is tried again by whoever asks next.
+    entry.reading.catch(() => kept.get(studioId) === entry && kept.delete(studioId));
+    return entry.reading;
   };
 }

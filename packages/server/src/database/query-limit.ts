@@ -47,6 +47,9 @@ function dropWhenStalled(connection: mysql.PoolConnection): void {
   connection.query = dropping as typeof connection.query;
 }
 
+/** After so long a query is given up. */
+export const STALLED_AFTER_MS = (QUERY_LIMIT_S + STALLED_AFTER_S) * 1000;
+
 /** Options by which TypeORM gives up a query that a stalled database doesn’t answer. @param limitS seconds; 0 for none */
 export const givingUpAfter = (limitS: number) =>
   limitS > 0 ? { enableQueryTimeout: true, maxQueryExecutionTime: (limitS + STALLED_AFTER_S) * 1000 } : {};

@@ -1,4 +1,5 @@
-import type { DeepPartial, EntityTarget, FindOptionsWhere } from 'typeorm';
+import type { EntityTarget, FindOptionsWhere } from 'typeorm';
+import type { Change } from './row-writer.js';
 import { versionOf } from '../http/etag.js';
 import { staleEdit, versionNeeded } from '../http/problem.js';
 import type { StudioOwned, StudioScope } from './studio-scope.js';
@@ -70,7 +71,7 @@ export class VersionedRows<E extends Versioned> {
   private isReplaced<S>(scope: StudioScope, id: string, rowVersion: number, { content, mayReplace, written }: Put<E, S>): Promise<boolean> {
     return scope.transaction(async (held) => {
       await mayReplace?.(held);
-      const change = { ...content, rowVersion: rowVersion + 1 } as DeepPartial<E>;
+      const change = { ...content, rowVersion: rowVersion + 1 } as Change<E>;
       const replaced = await held.of(this.entity).update({ id, rowVersion } as FindOptionsWhere<E>, change);
       if (replaced > 0) await written?.(held);
       return replaced > 0;
@@ -81,7 +82,7 @@ export class VersionedRows<E extends Versioned> {
   async setRemovedAt(scope: StudioScope, id: string, removedAt: Date | null, written: (held: StudioScope) => Promise<void>): Promise<void> {
     await scope.of(this.entity).get(id, this.what);
     await scope.transaction(async (held) => {
-      await held.of(this.entity).update({ id } as FindOptionsWhere<E>, { removedAt } as DeepPartial<E>);
+      await held.of(this.entity).update({ id } as FindOptionsWhere<E>, { removedAt } as Change<E>);
       await written(held);
     });
   }

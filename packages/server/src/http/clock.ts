@@ -10,7 +10,16 @@ export class Clock {
   }
 }
 
+const MINUTE_MS = 60_000;
+/** The minute that was asked about last in each time zone: every request asks for today. Days begin with a minute everywhere. */
+const lastMinute = new Map<string, { readonly minute: number; readonly day: string }>();
+
 /** The calendar day of an instant in a time zone, ISO 8601. */
 export function dayIn(timeZone: string, instant: Date): string {
-  return format(new TZDate(instant, timeZone), 'yyyy-MM-dd');
+  const minute = Math.floor(instant.getTime() / MINUTE_MS);
+  const last = lastMinute.get(timeZone);
+  if (last?.minute === minute) return last.day;
+  const day = format(new TZDate(instant, timeZone), 'yyyy-MM-dd');
+  lastMinute.set(timeZone, { minute, day });
+  return day;
 }

@@ -64,11 +64,12 @@ export function serveOpenApi(app: NestFastifyApplication): void {
   app
     .getHttpAdapter()
     .getInstance()
-    .addHook('onRequest', async (request, reply) => {
+    .addHook('onRequest', (request, reply, done) => {
       const path = (request.url.split('?')[0] ?? '').toLowerCase();
-      if (!path.startsWith(`/${PATH}`) && path !== `/${JSON_PATH}`) return;
+      if (!path.startsWith(`/${PATH}`) && path !== `/${JSON_PATH}`) return done();
       const token = request.cookies[COOKIE];
-      if (token === undefined || !(await signIns.whoHas(token))) answerProblem(signInNeeded(), request, reply);
+      const known = token === undefined ? Promise.resolve(null) : signIns.whoHas(token);
+      known.then((signedIn) => (signedIn ? done() : answerProblem(signInNeeded(), request, reply)), done);
     });
   SwaggerModule.setup(PATH, app, openApi(app), { jsonDocumentUrl: JSON_PATH });
 }

@@ -8,9 +8,8 @@ import { invalid } from './problem.js';
 @Injectable()
 export class StrayQueryGuard implements CanActivate {
   canActivate(context: ExecutionContext): boolean {
-    if (readsQuery(context)) return true;
     const stray = Object.keys(context.switchToHttp().getRequest<FastifyRequest>().query as object);
-    if (stray.length === 0) return true;
+    if (stray.length === 0 || readsQuery(context)) return true;
     throw invalid(stray.map((name) => ({ pointer: `/${name}`, message: 'is not a known query parameter: leave it out' })));
   }
 }

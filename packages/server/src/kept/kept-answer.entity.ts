@@ -1,4 +1,5 @@
 import { Column, Entity } from 'typeorm';
+import { ShownByNoList } from '../database/studio-revision.js';
 import { StudioOwned } from '../database/studio-scope.js';
 import { DayColumn, IdColumn } from '../database/columns.js';
 
@@ -6,6 +7,7 @@ import { DayColumn, IdColumn } from '../database/columns.js';
 export type KeptKind = 'suggestions' | 'evidence' | 'predictions' | 'levels';
 
 /** An answer about an athlete, with what it rests on: it holds while all of that does. */
+@ShownByNoList()
 @Entity('kept_answers')
 export class KeptAnswerRow extends StudioOwned {
   @IdColumn('athlete_id')

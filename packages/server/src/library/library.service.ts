@@ -3,7 +3,7 @@ import type { OwnShelf } from '@clay-pot/core/answers';
 import type { StudioScope } from '../database/studio-scope.js';
 import { type LibraryData, type StudioLibrary, libraryWith } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
-import { oncePerScope } from '../database/once.js';
+import { oncePerRevision, oncePerScope } from '../database/once.js';
 import { MethodRow } from '../methods/method.entity.js';
 import { GradeRow } from '../grades/grade.entity.js';
 import { MovementNameRow } from '../movements/movement-name.entity.js';
@@ -12,8 +12,8 @@ import { MovementRow } from '../movements/movement.entity.js';
 /** What a studio's sequences may name: movements by all of their names and methods, shipped and its own. */
 @Injectable()
 export class LibraryService {
-  /** Read once a request, however many ask. */
-  readonly of = oncePerScope(async (scope): Promise<StudioLibrary> => {
+  /** Read again when something was written. */
+  readonly of = oncePerRevision(async (scope): Promise<StudioLibrary> => {
     const { movements, methods, names, grades } = await libraryDataOf(scope);
     return libraryWith(movements, methods, names, grades);
   });

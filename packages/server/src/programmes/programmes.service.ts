@@ -1,8 +1,12 @@
-import type { ProgrammeInput, ProgrammeListItem, StoredProgramme } from '@clay-pot/contracts';
+import type { ProgrammeInput, ProgrammeListItem, ProgrammeSort, ProgrammesQuery, StoredProgramme } from '@clay-pot/contracts';
 import { checkProgramme, compareProgrammes, type Fault, nextInProgramme, type Programme, same, under } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
+import { subDays } from 'date-fns';
 import { In, IsNull, MoreThanOrEqual } from 'typeorm';
 import { AthleteRow } from '../athletes/athlete.entity.js';
+import { namesOf } from '../athletes/names.js';
+import { pageFrom, type PageOf, type PagePlace, pageWanted, wordsIn } from '../database/paging.js';
+import type { SortColumn } from '../database/row-reader.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { VersionedRows } from '../database/versioned-rows.js';
 import { Clock, dayIn } from '../http/clock.js';
@@ -16,6 +20,14 @@ import { storedProgramme } from './stored-programme.js';
 
 const LISTED = { id: true, title: true, athleteId: true, fromDay: true, lastDay: true, updatedAt: true } as const;
 
+type Listed = Pick<ProgrammeRow, keyof typeof LISTED>;
+const BY_ID = { column: 'id', direction: 'ASC' } as const;
+const SORTS: Readonly<Record<ProgrammeSort, { readonly columns: readonly SortColumn[]; readonly placeOf: (row: Listed) => PagePlace }>> = {
+  'last-day': { columns: [{ column: 'last_day', direction: 'DESC' }, BY_ID], placeOf: ({ lastDay, id }) => [lastDay, id] },
+  title: { columns: [{ column: 'title', direction: 'ASC' }, BY_ID], placeOf: ({ title, id }) => [title, id] },
+};
+const NAME = '(SELECT athletes.name FROM athletes WHERE athletes.id = programmes.athlete_id)';
+
 const PROGRAMMES_KEPT = new VersionedRows(ProgrammeRow, 'programme');
 
 /** Keeps programmes. */
@@ -23,29 +35,37 @@ const PROGRAMMES_KEPT = new VersionedRows(ProgrammeRow, 'programme');
 export class ProgrammesService {
   constructor(private readonly clock: Clock) {}
 
-  /** All that stand, of one athlete or of everybody; those that end last first. */
-  async list(scope: StudioScope, athleteId?: string): Promise<ProgrammeListItem[]> {
+  /** Of one athlete or of everybody, found by title and name; those that end last first. */
+  async list(
+    scope: StudioScope,
+    { athleteId, find = '', sort = 'last-day', ...page }: ProgrammesQuery,
+  ): Promise<PageOf<ProgrammeListItem>> {
+    const { columns, placeOf } = SORTS[sort];
+    const wanted = pageWanted(page, columns);
     const where = { removedAt: IsNull(), ...(athleteId !== undefined && { athleteId }) };
+    const also = [...wanted.also, ...wordsIn(find, ['title', NAME])];
+    const rows = await scope.of(ProgrammeRow).find({ select: LISTED, where, ...wanted, also });
+    const { shown, end } = pageFrom(rows, page, placeOf);
     const today = dayIn(scope.timeZone, this.clock.now());
-    const [rows, running, athletes, ledToday] = await Promise.all([
-      scope.of(ProgrammeRow).find({ select: LISTED, where, order: { lastDay: 'DESC', id: 'ASC' } }),
-      // Of those that are over no document is read.
-      scope
-        .of(ProgrammeRow)
-        .find({ select: { id: true, athleteId: true, document: true }, where: { ...where, lastDay: MoreThanOrEqual(today) } }),
-      scope.of(AthleteRow).find({ select: { id: true, name: true } }),
-      scope.of(SessionRow).find({ select: { athleteId: true, sequenceId: true }, where: { onDay: today } }),
+    // Of those that are over no document is read.
+    const runningIds = shown.filter(({ lastDay }) => lastDay >= today).map(({ id }) => id);
+    const [running, names, ledToday] = await Promise.all([
+      scope.of(ProgrammeRow).find({ select: { id: true, athleteId: true, document: true }, where: { id: In(runningIds) } }),
+      namesOf(scope, shown),
+      scope.of(SessionRow).find({
+        select: { athleteId: true, sequenceId: true },
+        where: { athleteId: In(shown.map((row) => row.athleteId)), startedAt: MoreThanOrEqual(subDays(this.clock.now(), 2)), onDay: today },
+      }),
     ]);
-    const nameOf = new Map(athletes.map(({ id, name }) => [id, name]));
     const doneBy = (whose: string) => ledToday.filter((session) => session.athleteId === whose).map(({ sequenceId }) => sequenceId);
     const nextOf = new Map(running.map(({ id, athleteId: whose, document }) => [id, nextInProgramme(document, today, doneBy(whose))]));
-    return rows.map(({ id, title, fromDay, lastDay, updatedAt, ...row }) => ({
-      ...{ id, title, fromDay, lastDay },
-      athleteId: row.athleteId,
-      athleteName: nameOf.get(row.athleteId) ?? '',
-      next: nextOf.get(id) ?? null,
+    const items = shown.map(({ updatedAt, ...row }) => ({
+      ...row,
+      athleteName: names.get(row.athleteId) ?? '',
+      next: nextOf.get(row.id) ?? null,
       updatedAt: updatedAt.toISOString(),
     }));
+    return { items, end };
   }
 
   async get(scope: StudioScope, id: string): Promise<StoredProgramme> {

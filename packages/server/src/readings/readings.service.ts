@@ -12,6 +12,8 @@ import { ReadingRow } from './reading.entity.js';
 
 /** Of the whole studio nothing longer ago is read: a hand that measures changes over the years, and so does one that is measured. */
 const LOOK_BACK_DAYS = 400;
+/** Ten times the sets that count. */
+const LATEST_OF_ONE = 600;
 /** The latest of a large studio are enough. */
 const REPEATS_READINGS = 6000;
 
@@ -37,25 +39,30 @@ export class ReadingsService {
     return allRepeats([...byAthlete(latest.reverse()).values()]);
   }
 
-  /** The studio’s readings of some things by athlete, the oldest first. */
-  async ofThings(scope: StudioScope, things: readonly MeasuredThing[]): Promise<Map<string, StoredReading[]>> {
+  /** The same of some things alone: only the latest sets of each count. */
+  async repeatsOf(scope: StudioScope, things: readonly MeasuredThing[]): Promise<RepeatsAnswer[]> {
+    const onDay = MoreThanOrEqual(this.since(scope));
+    const latest = await Promise.all(
+      things.map(({ kind, of }) =>
+        scope.of(ReadingRow).find({ where: { kind, of, onDay }, order: { onDay: 'DESC', id: 'DESC' }, take: LATEST_OF_ONE }),
+      ),
+    );
+    return allRepeats([...byAthlete(latest.flat().reverse()).values()]);
+  }
+
+  /** Readings of some things of some athletes, by athlete, the oldest first. */
+  async ofThings(
+    scope: StudioScope,
+    things: readonly MeasuredThing[],
+    athleteIds: readonly string[],
+  ): Promise<Map<string, StoredReading[]>> {
     const where = {
+      athleteId: In([...athleteIds]),
       kind: In(things.map(({ kind }) => kind)),
       of: In(things.map(({ of }) => of)),
       onDay: MoreThanOrEqual(this.since(scope)),
     };
     return byAthlete(await scope.of(ReadingRow).find({ where, order: { onDay: 'ASC', id: 'ASC' } }));
-  }
-
-  /** The day on which each athlete was measured last, at anything. */
-  async lastDays(scope: StudioScope): Promise<Map<string, string>> {
-    const days = await scope
-      .of(ReadingRow)
-      .query('reading')
-      .select(['reading.athlete_id AS athleteId', 'MAX(reading.on_day) AS onDay'])
-      .groupBy('reading.athlete_id')
-      .getRawMany<{ athleteId: string; onDay: string }>();
-    return new Map(days.map(({ athleteId, onDay }) => [athleteId, onDay]));
   }
 
   private since(scope: StudioScope): string {
@@ -115,7 +122,11 @@ async function insert(scope: StudioScope, athleteId: string, id: string, input: 
 
 function byAthlete(rows: readonly ReadingRow[]): Map<string, StoredReading[]> {
   const groups = new Map<string, StoredReading[]>();
-  for (const row of rows) groups.set(row.athleteId, [...(groups.get(row.athleteId) ?? []), readingView(row)]);
+  for (const row of rows) {
+    const mine = groups.get(row.athleteId);
+    if (mine) mine.push(readingView(row));
+    else groups.set(row.athleteId, [readingView(row)]);
+  }
   return groups;
 }
 

@@ -3,6 +3,7 @@ import { Controller, Get } from '@nestjs/common';
 import { ApiOperation } from '@nestjs/swagger';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
+import { HoldsWhileUnchanged } from '../http/unchanged.interceptor.js';
 import { ReadingsService } from './readings.service.js';
 
 /** How far the studio’s own readings are off. */
@@ -11,6 +12,7 @@ export class RepeatsController {
   constructor(private readonly readings: ReadingsService) {}
 
   @Get()
+  @HoldsWhileUnchanged()
   @ApiOperation({
     summary: 'The studio’s repeat readings, pooled over its athletes, as the basis for error and real change.',
   })

@@ -33,6 +33,10 @@ export class SequenceRow extends StudioOwned {
   @Column('datetime', { name: 'updated_at', precision: 3 })
   updatedAt: Date;
 
+  /** When it was last led. */
+  @Column('datetime', { name: 'last_used_at', precision: 3, nullable: true })
+  lastUsedAt: Date | null;
+
   @Column('json', { default: '[]' })
   tags: readonly string[];
 

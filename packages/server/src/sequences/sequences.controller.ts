@@ -4,17 +4,20 @@ import {
   SequenceFilingInput,
   SequenceInput,
   type SequenceListItem,
+  SequencesQuery,
   type SequenceTextAnswer,
   SequenceTextInput,
   type StoredSequence,
 } from '@clay-pot/contracts';
-import { Body, Controller, Delete, Get, Headers, HttpCode, Param, Post, Put, Res } from '@nestjs/common';
+import { Body, Controller, Delete, Get, Headers, HttpCode, Param, Post, Put, Query, Res } from '@nestjs/common';
 import { ApiOkResponse, ApiOperation } from '@nestjs/swagger';
 import type { FastifyReply } from 'fastify';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
 import { sendFile } from '../http/file-name.js';
 import { Examples } from '../http/openapi.js';
+import { sendPage } from '../database/paging.js';
+import { HoldsWhileUnchanged } from '../http/unchanged.interceptor.js';
 import { tagged } from '../http/etag.js';
 import { TEXT_EXAMPLE } from './examples.js';
 import { SequencesService } from './sequences.service.js';
@@ -25,8 +28,13 @@ export class SequencesController {
   constructor(private readonly sequences: SequencesService) {}
 
   @Get()
-  list(@Studio() scope: StudioScope): Promise<SequenceListItem[]> {
-    return this.sequences.list(scope);
+  @HoldsWhileUnchanged()
+  async list(
+    @Studio() scope: StudioScope,
+    @Query() query: SequencesQuery,
+    @Res({ passthrough: true }) reply: FastifyReply,
+  ): Promise<SequenceListItem[]> {
+    return sendPage(reply, await this.sequences.list(scope, query));
   }
 
   @Get(':id')

@@ -1,11 +1,21 @@
-import type { SequenceFilingInput, SequenceInput, SequenceListItem, SequenceTextAnswer, StoredSequence } from '@clay-pot/contracts';
-import { type Block, compareSequences, findLevel, type MovementLookup, same, type Sequence } from '@clay-pot/core';
+import type {
+  SequenceFilingInput,
+  SequenceInput,
+  SequenceListItem,
+  SequencesQuery,
+  SequenceSort,
+  SequenceTextAnswer,
+  StoredSequence,
+} from '@clay-pot/contracts';
+import { type Block, compareSequences, findLevel, groupedBy, type MovementLookup, same, type Sequence } from '@clay-pot/core';
 import { decodeSequence, encodeSequence, FileError, SEQUENCE_FORMAT_VERSION, writeSequenceText } from '@clay-pot/core/exchange';
 import type { StudioLibrary } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
-import { IsNull } from 'typeorm';
+import { In, IsNull } from 'typeorm';
 import { AssignmentRow } from '../assignments/assignment.entity.js';
-import { AthleteRow } from '../athletes/athlete.entity.js';
+import { namesOf } from '../athletes/names.js';
+import { pageFrom, type PageOf, type PagePlace, pageWanted, sqlInstant, wordsIn } from '../database/paging.js';
+import type { SortColumn } from '../database/row-reader.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { VersionedRows } from '../database/versioned-rows.js';
 import { Clock } from '../http/clock.js';
@@ -15,7 +25,6 @@ import { brokenFile, brokenText, conflict, invalid, notFound } from '../http/pro
 import { raiseEvidenceOfWhoDo } from '../kept/evidence-revision.js';
 import { libraryDataOf, LibraryService } from '../library/library.service.js';
 import { HeavyWork } from '../work/heavy-work.js';
-import { SessionRow } from '../sessions/session.entities.js';
 import { storedSequence } from './sequence-sums.js';
 import { methodFaults, soundSequence } from './sound-sequence.js';
 import { keepMovementsOf } from './sequence-movements.js';
@@ -30,10 +39,26 @@ const LISTED = {
   durationMs: true,
   blockCount: true,
   updatedAt: true,
+  lastUsedAt: true,
   tags: true,
   isFavourite: true,
   isArchived: true,
 } as const;
+
+type Listed = Pick<SequenceRow, keyof typeof LISTED>;
+const LONG_AGO = new Date('1000-01-01T00:00:00.000Z');
+const BY_ID = { column: 'id', direction: 'ASC' } as const;
+const SORTS: Readonly<Record<SequenceSort, { readonly columns: readonly SortColumn[]; readonly placeOf: (row: Listed) => PagePlace }>> = {
+  title: { columns: [{ column: 'title', direction: 'ASC' }, BY_ID], placeOf: ({ title, id }) => [title, id] },
+  updated: {
+    columns: [{ column: 'updated_at', direction: 'DESC' }, BY_ID],
+    placeOf: ({ updatedAt, id }) => [sqlInstant(updatedAt), id],
+  },
+  'last-used': {
+    columns: [{ column: `COALESCE(last_used_at, '${sqlInstant(LONG_AGO)}')`, direction: 'DESC' }, BY_ID],
+    placeOf: ({ lastUsedAt, id }) => [sqlInstant(lastUsedAt ?? LONG_AGO), id],
+  },
+};
 
 const SEQUENCES_KEPT = new VersionedRows(SequenceRow, 'sequence');
 
@@ -46,34 +71,24 @@ export class SequencesService {
     private readonly work: HeavyWork,
   ) {}
 
-  async list(scope: StudioScope): Promise<SequenceListItem[]> {
-    const [rows, assignments, athletes, led] = await Promise.all([
-      scope.of(SequenceRow).find({ select: LISTED, where: { removedAt: IsNull() }, order: { title: 'ASC' } }),
-      scope.of(AssignmentRow).find(),
-      scope.of(AthleteRow).find({ select: { id: true, name: true } }),
-      scope
-        .of(SessionRow)
-        .query('session')
-        .select(['session.sequence_id AS sequenceId', 'MAX(session.started_at) AS startedAt'])
-        .groupBy('session.sequence_id')
-        .getRawMany<{ sequenceId: string; startedAt: Date }>(),
-    ]);
-    const lastUsed = new Map(led.map(({ sequenceId, startedAt }) => [sequenceId, startedAt.toISOString()]));
-    const nameOf = new Map(athletes.map((athlete) => [athlete.id, athlete.name]));
-    return rows.map(({ id, title, purpose, budgetMin, durationMs, blockCount, updatedAt, tags, isFavourite, isArchived }) => ({
-      id,
-      title,
-      purpose,
-      budgetMin,
-      durationMs,
+  /** Found by title, purpose and tags. */
+  async list(scope: StudioScope, { find = '', sort = 'title', ...page }: SequencesQuery): Promise<PageOf<SequenceListItem>> {
+    const { columns, placeOf } = SORTS[sort];
+    const wanted = pageWanted(page, columns);
+    const also = [...wanted.also, ...wordsIn(find, ['title', 'purpose', 'tags'])];
+    const rows = await scope.of(SequenceRow).find({ select: LISTED, where: { removedAt: IsNull() }, ...wanted, also });
+    const { shown, end } = pageFrom(rows, page, placeOf);
+    const assignments = await scope.of(AssignmentRow).find({ where: { sequenceId: In(shown.map(({ id }) => id)) } });
+    const names = await namesOf(scope, assignments);
+    const assignedOf = groupedBy(assignments, ({ sequenceId }) => sequenceId);
+    const items = shown.map(({ updatedAt, lastUsedAt, blockCount, ...row }) => ({
+      ...row,
       blocks: blockCount,
       updatedAt: updatedAt.toISOString(),
-      lastUsedAt: lastUsed.get(id) ?? null,
-      ...{ tags, isFavourite, isArchived },
-      athletes: assignments
-        .filter((assignment) => assignment.sequenceId === id)
-        .map(({ athleteId }) => ({ athleteId, name: nameOf.get(athleteId) ?? '' })),
+      lastUsedAt: lastUsedAt?.toISOString() ?? null,
+      athletes: (assignedOf.get(row.id) ?? []).map(({ athleteId }) => ({ athleteId, name: names.get(athleteId) ?? '' })),
     }));
+    return { items, end };
   }
 
   async get(scope: StudioScope, id: string): Promise<StoredSequence> {
@@ -88,7 +103,7 @@ export class SequencesService {
     return SEQUENCES_KEPT.put(scope, id, {
       ifMatch,
       content: this.contentOf(document, library),
-      fresh: { removedAt: null },
+      fresh: { removedAt: null, lastUsedAt: null },
       get: (of) => this.get(of, id),
       isSame: (stored) => same(stored.document, document),
       written: async (held) => {
@@ -129,7 +144,7 @@ export class SequencesService {
     const document = decoded(text, library);
     const isNew = await SEQUENCES_KEPT.create(scope, id, {
       content: this.contentOf(document, library),
-      fresh: { removedAt: null },
+      fresh: { removedAt: null, lastUsedAt: null },
       written: (held) => keepMovementsOf(held, id, document),
     });
     if (!isNew) throw conflict('This file was already imported under this id.');

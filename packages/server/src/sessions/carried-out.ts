@@ -1,5 +1,5 @@
 import { type CarriedOut, groupedBy } from '@clay-pot/core';
-import { In } from 'typeorm';
+import { In, IsNull, LessThanOrEqual, Not } from 'typeorm';
 import type { StudioScope } from '../database/studio-scope.js';
 import { plansOf } from './plans.js';
 import { DoneSetRow, SessionRow } from './session.entities.js';
@@ -26,15 +26,12 @@ export async function carriedRows(
   until: Date,
   { days, latest }: Limits,
 ): Promise<{ readonly row: SessionRow; readonly carried: CarriedOut }[]> {
-  const query = scope
-    .of(SessionRow)
-    .query('session')
-    .andWhere('session.athlete_id = :athleteId', { athleteId })
-    .andWhere('session.ending IS NOT NULL')
-    .andWhere('session.started_at > :from', { from: new Date(until.getTime() - days * DAY_MS) })
-    .andWhere('session.started_at <= :until', { until })
-    .orderBy('session.started_at', 'DESC');
-  const rows = await (latest === undefined ? query : query.take(latest)).getMany();
+  const rows = await scope.of(SessionRow).find({
+    where: { athleteId, ending: Not(IsNull()), startedAt: LessThanOrEqual(until) },
+    also: [{ text: 'started_at > ?', parameters: [new Date(until.getTime() - days * DAY_MS)] }],
+    order: { startedAt: 'DESC' },
+    ...(latest !== undefined && { take: latest }),
+  });
   if (rows.length === 0) return [];
   const planOf = await plansOf(
     scope,

@@ -47,3 +47,20 @@ export async function plansWith(scope: StudioScope, movementId: string): Promise
   const rows = await scope.of(PlanRow).find({ where: { id: In(named.map(({ planId }) => planId)) } });
   return rows.map(({ document }) => document);
 }
+
+/** Plans that sessions are led by now, read once: a plan never changes. */
+const kept = new Map<string, Sequence>();
+const MOST_KEPT = 300;
+
+/** As `plansOf`, from memory where they were read before: for what is recorded while a session goes on. */
+export async function keptPlansOf(scope: StudioScope, planIds: readonly string[]): Promise<(planId: string) => Sequence> {
+  const missing = planIds.filter((id) => !kept.has(id));
+  const read = missing.length > 0 ? await scope.of(PlanRow).find({ where: { id: In([...new Set(missing)]) } }) : [];
+  for (const { id, document } of read) kept.set(id, document);
+  const plans = new Map(planIds.map((id) => [id, must(kept.get(id), 'the plan of a session')]));
+  for (const id of kept.keys()) {
+    if (kept.size <= MOST_KEPT) break;
+    kept.delete(id);
+  }
+  return (planId) => must(plans.get(planId), 'the plan of a session');
+}

@@ -1,34 +1,27 @@
 import type { BlockReportInput, ComplaintInput, DoneSetInput, FormTickInput, HandLookInput } from '@clay-pot/contracts';
-import { ageOn, cautionsOfComplaint, findLevel, withFelt } from '@clay-pot/core';
+import { ageOn, cautionsOfComplaint, withFelt } from '@clay-pot/core';
 import type { StudioLibrary } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { dayIn } from '../http/clock.js';
-import { invalid } from '../http/problem.js';
 import { raiseEvidence } from '../kept/evidence-revision.js';
 import { LibraryService } from '../library/library.service.js';
 import { planOf } from './plans.js';
-import { BlockReportRow, ComplaintRow, DoneSetRow, FormTickRow, HandLookRow, SessionRow } from './session.entities.js';
+import { BlockReportRow, ComplaintRow, FormTickRow, HandLookRow, SessionRow } from './session.entities.js';
 import { addOnce, checkBlockId, sumUp } from './session-rows.js';
+import { SetQueue } from './set-queue.js';
 
 /** What is reported during a session, row by row. Everything may be sent twice: a phone on bad Wi-Fi repeats what it got no answer to. */
 @Injectable()
 export class ReportsService {
-  constructor(private readonly library: LibraryService) {}
+  constructor(
+    private readonly library: LibraryService,
+    private readonly sets: SetQueue,
+  ) {}
 
-  async addSet(scope: StudioScope, sessionId: string, id: string, input: DoneSetInput): Promise<void> {
-    await this.add(scope, sessionId, input.blockId, async (held, library) => {
-      const movement = library.movement(input.movementId);
-      if (!movement || !findLevel(movement, input.levelId)) {
-        throw invalid([{ pointer: '/levelId', message: 'is not a level of a known movement' }]);
-      }
-      if (input.corrects && !(await held.of(DoneSetRow).one({ id: input.corrects, sessionId }))) {
-        throw invalid([{ pointer: '/corrects', message: 'must be the id of a set of this session' }]);
-      }
-      const set = { ...input, round: input.round ?? 1, id, sessionId, endedAt: new Date(input.endedAt) };
-      await addOnce(held, DoneSetRow, set, 'set');
-    });
+  addSet(scope: StudioScope, sessionId: string, id: string, input: DoneSetInput): Promise<void> {
+    return this.sets.add(scope, { sessionId, id, input });
   }
 
   async addReport(scope: StudioScope, sessionId: string, id: string, input: BlockReportInput): Promise<void> {

@@ -1,36 +1,36 @@
 import type { SessionFilter, SessionListItem, SessionPage } from '@clay-pot/contracts';
 import { type DiscomfortPolicy, easesFrom, isInstant, POLICIES } from '@clay-pot/core';
-import { In } from 'typeorm';
+import { In, MoreThanOrEqual } from 'typeorm';
 import { validate as isUuid } from 'uuid';
-import { AthleteRow } from '../athletes/athlete.entity.js';
+import { namesOf } from '../athletes/names.js';
+import { wordsIn } from '../database/paging.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { invalid } from '../http/problem.js';
 import { SessionRow } from './session.entities.js';
 
 /** What a list reads: neither the plan nor the note. */
-const LISTED = [
-  'id',
-  'athleteId',
-  'sequenceId',
-  'startedAt',
-  'endedAt',
-  'onDay',
-  'ending',
-  'stopSign',
-  'stopHand',
-  'title',
-  'plannedMs',
-  'completion',
-  'maxDiscomfort',
-  'exertion',
-  'discomfortPolicy',
-  'begunAgainst',
-  'morning',
-  'morningBefore',
-] as const satisfies readonly (keyof SessionRow)[];
+const LISTED = {
+  id: true,
+  athleteId: true,
+  sequenceId: true,
+  startedAt: true,
+  endedAt: true,
+  onDay: true,
+  ending: true,
+  stopSign: true,
+  stopHand: true,
+  title: true,
+  plannedMs: true,
+  completion: true,
+  maxDiscomfort: true,
+  exertion: true,
+  discomfortPolicy: true,
+  begunAgainst: true,
+  morning: true,
+  morningBefore: true,
+} as const satisfies Partial<Record<keyof SessionRow, true>>;
 /** A session as lists read it, without its plan. */
-export type ListedSession = Pick<SessionRow, (typeof LISTED)[number]>;
-const COLUMNS = LISTED.map((column) => `session.${column}`);
+export type ListedSession = Pick<SessionRow, keyof typeof LISTED>;
 
 /** Where a page ended: the instant at which its last session began, and that session's id, since several may begin at once. */
 interface PageEnd {
@@ -60,88 +60,62 @@ interface PageRequest {
 
 /** Each policy with the score from which it asks to ease or stop. */
 const HURT = (Object.keys(POLICIES.discomfort.options) as DiscomfortPolicy[])
-  .map((policy) => `(session.discomfort_policy = '${policy}' AND session.max_discomfort >= ${easesFrom(policy)})`)
+  .map((policy) => `(discomfort_policy = '${policy}' AND max_discomfort >= ${easesFrom(policy)})`)
   .join(' OR ');
 const ONLY: Record<SessionFilter, string> = {
   hurt: `(${HURT})`,
-  unfinished: "session.ending IN ('stopped', 'ended early')",
-  'despite-rule': 'JSON_LENGTH(session.begun_against) > 0',
+  unfinished: "ending IN ('stopped', 'ended early')",
+  'despite-rule': 'JSON_LENGTH(begun_against) > 0',
 };
-/** Typed text as LIKE reads it: its own wildcards are letters. */
-const likeText = (word: string) => `%${word.replaceAll(/[\\%_]/g, (sign) => `\\${sign}`)}%`;
+const ATHLETE_NAME = '(SELECT athletes.name FROM athletes WHERE athletes.id = sessions.athlete_id)';
 
 /** Sessions of a studio or of one athlete, the latest first; those that began at the same instant by their ids. */
 export async function pageOf(scope: StudioScope, { athleteId, before, limit, find = '', only }: PageRequest): Promise<SessionPage> {
-  const query = scope
-    .of(SessionRow)
-    .query('session')
-    .select(COLUMNS)
-    .orderBy('session.startedAt', 'DESC')
-    .addOrderBy('session.id', 'DESC')
-    .take(limit + 1);
-  if (athleteId) query.andWhere('session.athlete_id = :athleteId', { athleteId });
-  if (only) query.andWhere(ONLY[only]);
-  for (const [index, word] of find.split(/\s+/).filter(Boolean).entries()) {
-    query.andWhere(
-      `(session.title LIKE :word${index} OR EXISTS (SELECT 1 FROM athletes athlete
-        WHERE athlete.id = session.athlete_id AND athlete.name LIKE :word${index}))`,
-      { [`word${index}`]: likeText(word) },
-    );
-  }
+  const also = wordsIn(find, ['title', ATHLETE_NAME]);
+  if (only) also.push({ text: ONLY[only], parameters: [] });
   if (before) {
-    query.andWhere('(session.started_at < :at OR (session.started_at = :at AND session.id < :id))', {
-      at: before.startedAt,
-      id: before.id,
-    });
+    const { startedAt: at, id } = before;
+    also.push({ text: '(started_at < ? OR (started_at = ? AND id < ?))', parameters: [at, at, id] });
   }
-  const rows = await query.getMany();
+  const rows = await scope.of(SessionRow).find({
+    select: LISTED,
+    where: athleteId === null ? {} : { athleteId },
+    also,
+    order: { startedAt: 'DESC', id: 'DESC' },
+    take: limit + 1,
+  });
   const shown = rows.slice(0, limit);
   const last = shown.at(-1);
   return { items: await listed(scope, shown), nextBefore: rows.length > limit && last ? written(last) : null };
 }
 
-/** Sessions that began since an instant, the latest first. */
-export async function sessionsSince(scope: StudioScope, since: Date): Promise<SessionListItem[]> {
-  const rows = await scope
-    .of(SessionRow)
-    .query('session')
-    .select(COLUMNS)
-    .andWhere('session.started_at >= :since', { since })
-    .orderBy('session.startedAt', 'DESC')
-    .addOrderBy('session.id', 'DESC')
-    .getMany();
+/** Sessions of some athletes that began since an instant, the latest first. */
+export async function sessionsSince(scope: StudioScope, since: Date, athleteIds: readonly string[]): Promise<SessionListItem[]> {
+  const rows = await scope.of(SessionRow).find({
+    select: LISTED,
+    where: { athleteId: In([...athleteIds]), startedAt: MoreThanOrEqual(since) },
+    order: { startedAt: 'DESC', id: 'DESC' },
+  });
   return listed(scope, rows);
 }
 
-/** The last ended session of every athlete who has one: one step into the index for each, whatever lies before. */
-export async function latestOfEach(scope: StudioScope): Promise<SessionListItem[]> {
-  const latest = await scope
-    .of(AthleteRow)
-    .query('athlete')
-    .select(
-      `(SELECT session.id FROM sessions session WHERE session.studio_id = athlete.studio_id
-        AND session.athlete_id = athlete.id AND session.ending IS NOT NULL
-        ORDER BY session.started_at DESC, session.id DESC LIMIT 1)`,
-      'id',
-    )
-    .getRawMany<{ id: string | null }>();
-  const ids = latest.flatMap(({ id }) => id ?? []);
-  if (!ids.length) return [];
-  const rows = await scope
-    .of(SessionRow)
-    .query('session')
-    .select(COLUMNS)
-    .andWhere({ id: In(ids) })
-    .getMany();
-  return listed(scope, rows);
+/** The last ended session of each of some athletes who has one: one step into the index for each, whatever lies before. */
+export async function latestEnded(scope: StudioScope, athleteIds: readonly string[]): Promise<Map<string, SessionListItem>> {
+  const latest = await scope.select<{ id: string | null }>(
+    `SELECT (SELECT session.id FROM sessions session WHERE session.studio_id = athlete.studio_id
+      AND session.athlete_id = athlete.id AND session.ending IS NOT NULL
+      ORDER BY session.started_at DESC, session.id DESC LIMIT 1) AS id
+      FROM athletes athlete WHERE athlete.studio_id = ? AND athlete.id IN (?)`,
+    [athleteIds],
+  );
+  const rows = await scope.of(SessionRow).find({ select: LISTED, where: { id: In(latest.flatMap(({ id }) => id ?? [])) } });
+  return new Map((await listed(scope, rows)).map((session) => [session.athleteId, session]));
 }
 
 /** Rows as list items, with the names of their athletes. */
 export async function listed(scope: StudioScope, rows: readonly ListedSession[]): Promise<SessionListItem[]> {
   if (!rows.length) return [];
-  const ids = [...new Set(rows.map(({ athleteId }) => athleteId))];
-  const athletes = await scope.of(AthleteRow).find({ select: { id: true, name: true }, where: { id: In(ids) } });
-  const nameOf = new Map(athletes.map(({ id, name }) => [id, name]));
+  const nameOf = await namesOf(scope, rows);
   return rows.map(({ startedAt, endedAt, begunAgainst, ...row }) => ({
     id: row.id,
     athleteId: row.athleteId,

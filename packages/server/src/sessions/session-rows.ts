@@ -25,20 +25,16 @@ export const reportsOf = (scope: StudioScope, sessionId: string) =>
 /** Stores again what lists show of a session. The session’s row must be locked: of two sets sent at once the later sees both. */
 export async function sumUp(
   held: StudioScope,
-  { id, planId, toldExertion, revision }: SessionRow,
+  { id, planId, toldExertion, revision, ending }: SessionRow,
   library: StudioLibrary,
   exertion = toldExertion,
 ): Promise<void> {
   const [sets, reports, complaints] = [await setsOf(held, id), await reportsOf(held, id), await complaintsOf(held, id)];
   const plan = await planOf(held, planId);
   const entries = { sets, reports, complaints, exertion };
-  await held.of(SessionRow).update(
-    { id },
-    {
-      ...sumsOfSession(plan.title, compileTimeline(plan, library.movement), entries),
-      revision: revision + 1,
-    },
-  );
+  const sums = sumsOfSession(plan.title, compileTimeline(plan, library.movement), entries);
+  // While it goes on only lists of sessions show it, and they are read each time.
+  await held.of(SessionRow).update({ id }, { ...sums, revision: revision + 1 }, { isShown: ending !== null });
 }
 
 /** @throws 422 where it is not a block of the plan */
@@ -56,7 +52,11 @@ export async function addOnce<E extends StudioOwned & { sessionId: string }>(
   what: string,
 ): Promise<void> {
   if (await scope.of(entity).insert(row, what)) return;
-  const there = await scope.of(entity).get(row.id, what);
-  const isSame = Object.entries(row as Record<string, unknown>).every(([key, value]) => String(there[key as keyof E]) === String(value));
+  checkSame<object>(await scope.of(entity).get(row.id, what), row, what);
+}
+
+/** @throws 409 where a row that is stored says something else than the one that was sent under its id */
+export function checkSame<R extends object>(stored: R, row: Partial<R>, what: string): void {
+  const isSame = Object.entries(row as Record<string, unknown>).every(([key, value]) => String(stored[key as keyof R]) === String(value));
   if (!isSame) throw conflict(`Another ${what} is stored under this id. Use a new id, and “corrects” for corrections.`);
 }

@@ -15,6 +15,7 @@ import {
   type WorkingSide,
 } from '@clay-pot/core';
 import { Column, Entity } from 'typeorm';
+import { ShownByNoList } from '../database/studio-revision.js';
 import { StudioOwned } from '../database/studio-scope.js';
 import { DayColumn, IdColumn } from '../database/columns.js';
 
@@ -109,6 +110,7 @@ export interface BrokenRule {
 }
 
 /** Append-only. */
+@ShownByNoList()
 @Entity('done_sets')
 export class DoneSetRow extends StudioOwned {
   @IdColumn('session_id')
@@ -153,6 +155,7 @@ export class DoneSetRow extends StudioOwned {
 }
 
 /** Append-only; the latest report of a block counts. */
+@ShownByNoList()
 @Entity('block_reports')
 export class BlockReportRow extends StudioOwned {
   @IdColumn('session_id')
@@ -178,6 +181,7 @@ export class BlockReportRow extends StudioOwned {
 }
 
 /** Append-only: what was seen of a hand where the session stopped to look again. */
+@ShownByNoList()
 @Entity('hand_looks')
 export class HandLookRow extends StudioOwned {
   @IdColumn('session_id')
@@ -203,6 +207,7 @@ export class HandLookRow extends StudioOwned {
 }
 
 /** Append-only: a fault of form that was ticked, or unticked; the latest counts. */
+@ShownByNoList()
 @Entity('form_ticks')
 export class FormTickRow extends StudioOwned {
   @IdColumn('session_id')
@@ -225,6 +230,7 @@ export class FormTickRow extends StudioOwned {
 }
 
 /** Append-only: what hurt in the middle of a session. */
+@ShownByNoList()
 @Entity('complaints')
 export class ComplaintRow extends StudioOwned {
   @IdColumn('session_id')

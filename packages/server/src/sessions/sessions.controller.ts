@@ -22,6 +22,7 @@ import { Body, Controller, Get, HttpCode, Param, Put, Query } from '@nestjs/comm
 import { ApiOperation } from '@nestjs/swagger';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
+import { HoldsWhileUnchanged } from '../http/unchanged.interceptor.js';
 import { pageEndOf, pageOf } from './session-list.js';
 import { SessionsService } from './sessions.service.js';
 import { ReportsService } from './reports.service.js';
@@ -35,6 +36,8 @@ export class SessionsController {
   ) {}
 
   @Get()
+  // What is recorded of a running session changes its entry without a word to anybody else.
+  @HoldsWhileUnchanged<SessionPage>(({ items }) => items.every(({ ending }) => ending !== null))
   list(
     @Studio() scope: StudioScope,
     @Query() { athlete, before, find, only, limit = SESSION_PAGE.usual }: SessionsQuery,

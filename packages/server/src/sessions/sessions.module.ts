@@ -3,12 +3,13 @@ import { LibraryModule } from '../library/library.module.js';
 import { PersonsModule } from '../persons/persons.module.js';
 import { SessionsController } from './sessions.controller.js';
 import { SessionsService } from './sessions.service.js';
+import { SetQueue } from './set-queue.js';
 import { ReportsService } from './reports.service.js';
 
 /** Sessions that were led. */
 @Module({
   imports: [LibraryModule, PersonsModule],
   controllers: [SessionsController],
-  providers: [SessionsService, ReportsService],
+  providers: [SessionsService, ReportsService, SetQueue],
 })
 export class SessionsModule {}

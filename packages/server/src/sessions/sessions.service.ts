@@ -29,6 +29,7 @@ import { soundSequence } from '../sequences/sound-sequence.js';
 import { type BrokenRule, SessionRow } from './session.entities.js';
 import { morningBefore } from './morning-before.js';
 import { keepPlan, planOf } from './plans.js';
+import { storeLastSession } from './last-session.js';
 import { listed } from './session-list.js';
 import { complaintsOf, formOf, looksOf, reportsOf, setsOf, sumUp } from './session-rows.js';
 import { sumsOfSession } from './session-sums.js';
@@ -91,6 +92,8 @@ export class SessionsService {
       begunAgainst: await this.brokenBy(scope, athlete, plan, input.startedAt, library),
     };
     await scope.transaction(async (held) => {
+      // First, so that of many who begin with one sequence each waits for its row before it holds another.
+      await storeLastSession(held, row);
       await held.of(SessionRow).insert({ ...row, planId: await keepPlan(held, plan) }, 'session');
     });
     return this.get(scope, id);

@@ -80,7 +80,14 @@ async function ownVersion(
   const title = isOwn ? original.title : `${original.title.slice(0, SEQUENCE_LIMITS.titleLength - suffix.length)}${suffix}`;
   const document = soundSequence({ ...applyEdits(original.document, edits), title }, library);
   const ownId = uuid();
-  const kept = { rowVersion: 1, removedAt: null, tags: original.tags, isFavourite: original.isFavourite, isArchived: false };
+  const kept = {
+    rowVersion: 1,
+    removedAt: null,
+    lastUsedAt: null,
+    tags: original.tags,
+    isFavourite: original.isFavourite,
+    isArchived: false,
+  };
   const stored = { ...storedSequence(document, library.movement), schemaVersion: SEQUENCE_FORMAT_VERSION, updatedAt: now };
   await held.of(SequenceRow).insert({ id: ownId, ...kept, ...stored }, 'sequence');
   await keepMovementsOf(held, ownId, document);

@@ -11,6 +11,7 @@ import { Body, Controller, Get, Param, Put } from '@nestjs/common';
 import { ApiOperation } from '@nestjs/swagger';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
+import { HoldsWhileUnchanged } from '../http/unchanged.interceptor.js';
 import { AnswerSuggestionsService } from './answer-suggestions.service.js';
 import { SuggestionsService } from './suggestions.service.js';
 
@@ -23,6 +24,7 @@ export class SuggestionsController {
   ) {}
 
   @Get('suggestions')
+  @HoldsWhileUnchanged<StudioSuggestions>(({ toLookAt }) => toLookAt === 0)
   @ApiOperation({ summary: 'Open suggestions for all athletes, most urgent first. Ask again while toLookAt is above 0.' })
   ofStudio(@Studio() scope: StudioScope): Promise<StudioSuggestions> {
     return this.suggestions.ofStudio(scope);

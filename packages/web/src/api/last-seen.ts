@@ -14,7 +14,7 @@ interface LastSeen {
 /** Where an older version kept it, for whoever was signed in. */
 const OLDER_DATABASE = 'keyval-store';
 /** Another shape of what the server answers is another version: what was kept of before is left. */
-const VERSION = 3;
+const VERSION = 4;
 const KEPT_MS = 30 * 86_400_000;
 const WRITE_AFTER_MS = 600;
 /** Lists and what they lead to; whole records are fetched when they are opened. */

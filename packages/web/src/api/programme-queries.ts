@@ -12,13 +12,13 @@ import type { ProgrammePlan, Sequence } from '@clay-pot/core';
 import { skipToken, useMutation, useQueries, useQuery, type UseQueryResult } from '@tanstack/react-query';
 import { useCallback } from 'react';
 import { refresh, sequenceQuery } from './queries.js';
-import { isProblem, request } from './request.js';
+import { isProblem, request, requestAll } from './request.js';
 
 /** Programmes that stand, of one person or of everybody; those that end last first. */
 export const useProgrammes = (athleteId?: string) =>
   useQuery({
     queryKey: ['programmes', 'list', athleteId ?? null],
-    queryFn: () => request<ProgrammeListItem[]>(`/programmes${athleteId ? `?athleteId=${athleteId}` : ''}`),
+    queryFn: () => requestAll<ProgrammeListItem>(`/programmes${athleteId ? `?athleteId=${athleteId}` : ''}`),
   });
 
 /** One programme, as it was when the page was opened. */

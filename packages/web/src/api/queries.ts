@@ -23,7 +23,7 @@ import type {
 import type { Evidence, PastSession, Sequence, ShownUnits } from '@clay-pot/core';
 import { keepPreviousData, skipToken, QueryClient, useInfiniteQuery, useMutation, useQuery } from '@tanstack/react-query';
 import { rememberMe } from '../store/me.js';
-import { OfflineError, request } from './request.js';
+import { OfflineError, request, requestAll } from './request.js';
 
 /** What was seen stays for as long as a working day: without a network it is all there is. */
 const KEPT_MS = 12 * 3_600_000;
@@ -93,7 +93,7 @@ export const useMe = () =>
 export const useToday = () => useQuery({ queryKey: ['today'], queryFn: () => request<Today>('/today') });
 
 /** People of the studio. */
-export const useAthletes = () => useQuery({ queryKey: ['athletes'], queryFn: () => request<AthleteListItem[]>('/athletes') });
+export const useAthletes = () => useQuery({ queryKey: ['athletes'], queryFn: () => requestAll<AthleteListItem>('/athletes') });
 
 /** One athlete; nothing is asked without an id. */
 export const useAthlete = (id: string | undefined) =>
@@ -110,7 +110,7 @@ export const useAthlete = (id: string | undefined) =>
   });
 
 /** Sequences of the studio. */
-export const useSequences = () => useQuery({ queryKey: ['sequences'], queryFn: () => request<SequenceListItem[]>('/sequences') });
+export const useSequences = () => useQuery({ queryKey: ['sequences'], queryFn: () => requestAll<SequenceListItem>('/sequences') });
 
 /** A sequence as it is stored now. */
 export const fetchSequence = (id: string) => request<StoredSequence>(`/sequences/${id}`);
@@ -126,7 +126,7 @@ export const sequenceQuery = (id: string) => ({
 });
 
 /** Which sequences were given to whom. */
-export const useAssignments = () => useQuery({ queryKey: ['assignments'], queryFn: () => request<AssignmentItem[]>('/assignments') });
+export const useAssignments = () => useQuery({ queryKey: ['assignments'], queryFn: () => requestAll<AssignmentItem>('/assignments') });
 
 /** Sessions page by page, of one athlete or of all. */
 export const useSessions = (athleteId?: string, { find = '', only = '' }: { find?: string; only?: SessionFilter | '' } = {}) =>

@@ -25,22 +25,44 @@ interface Options {
 }
 
 /** Asks the API; what it was too busy for is asked again when it says so. @throws ProblemError with the server's words; OfflineError when nobody answered. */
-export async function request<T>(path: string, options: Options = {}, tries = 0): Promise<T> {
+export const request = async <T>(path: string, options: Options = {}): Promise<T> => (await answered<T>(path, options)).body;
+
+/** Asks for all pages of a list, one after another. @throws as `request` */
+export async function requestAll<T>(path: string): Promise<T[]> {
+  const all: T[] = [];
+  for (let next: string | null = path; next !== null;) {
+    const page: Answered<T[]> = await answered<T[]>(next);
+    all.push(...page.body);
+    next = page.next;
+  }
+  return all;
+}
+
+interface Answered<T> {
+  readonly body: T;
+  /** The path of the next page, where the answer is a page. */
+  readonly next: string | null;
+}
+
+/** The next page as a `Link` header names it. */
+const nextPage = (headers: Headers): string | null => /<\/api([^>]+)>; rel="next"/.exec(headers.get('link') ?? '')?.[1] ?? null;
+
+async function answered<T>(path: string, options: Options = {}, tries = 0): Promise<Answered<T>> {
   const response = await answerTo(path, options);
   if (response.status === 204) {
     heard(true);
-    return undefined as T;
+    return { body: undefined as T, next: null };
   }
   const isJson = response.headers.get('content-type')?.includes('json') ?? false;
   heard(isJson);
   const waitMs = isJson ? await retryAfterMs(response, options) : null;
   if (waitMs !== null && tries < MOST_RETRIES) {
     await wait(waitMs, options.signal);
-    return request(path, options, tries + 1);
+    return answered(path, options, tries + 1);
   }
   // Proxies between here and the server answer with pages of their own.
   if (!isJson) throw new OfflineError(`The server sent an unexpected answer (${response.status}).`);
-  if (response.ok) return (await response.json()) as T;
+  if (response.ok) return { body: (await response.json()) as T, next: nextPage(response.headers) };
   throw new ProblemError((await response.json()) as Problem, response.headers.get('etag'));
 }
 

@@ -12,6 +12,7 @@ import { ReadingRow } from '../../readings/reading.entity.js';
 import { movementRowsOf, SequenceMovementRow } from '../../sequences/sequence-movements.js';
 import { storedSequence } from '../../sequences/sequence-sums.js';
 import { SequenceRow } from '../../sequences/sequence.entity.js';
+import { storeLastSession } from '../../sessions/last-session.js';
 import { keepPlan } from '../../sessions/plans.js';
 import { BlockReportRow, ComplaintRow, DoneSetRow, FormTickRow, SessionRow } from '../../sessions/session.entities.js';
 import type { StudioScope } from '../studio-scope.js';
@@ -58,7 +59,7 @@ export class PersonRows {
     const { studioId, today, early, add } = this.to;
     const { athlete, gives, course, goalId } = person;
     const athleteId = this.random.id(early);
-    await add(AthleteRow, [{ id: athleteId, studioId, rowVersion: 1, evidenceRevision: 0, leftOut: [], ...athlete }]);
+    await add(AthleteRow, [{ id: athleteId, studioId, rowVersion: 1, evidenceRevision: 0, lastSessionAt: null, leftOut: [], ...athlete }]);
     const readings = demoReadings(person, today, this.measuring);
     await add(
       ReadingRow,
@@ -124,6 +125,8 @@ export class PersonRows {
       rows.push({ ...session, planId });
     }
     await add(SessionRow, rows);
+    const last = rows.at(-1);
+    if (last) await storeLastSession(held, last);
     await add(DoneSetRow, sets);
     await add(BlockReportRow, reports);
     await add(FormTickRow, form);
@@ -145,7 +148,7 @@ export const sequenceRow = ({
 }): SequenceRow => ({
   ...{ id, studioId, tags: [], isFavourite: false, isArchived: false },
   ...{ rowVersion: 1, schemaVersion: SEQUENCE_FORMAT_VERSION },
-  ...{ ...storedSequence(document, shippedMovement), updatedAt: early, removedAt: null },
+  ...{ ...storedSequence(document, shippedMovement), updatedAt: early, lastUsedAt: null, removedAt: null },
 });
 
 function localInstant(timeZone: string, day: string, minutes: number): Date {

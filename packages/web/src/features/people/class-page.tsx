@@ -8,6 +8,10 @@ import { request } from '../../api/request.js';
 import { numberText, shownUnit, readable } from '../../domain/measuring/units.js';
 import { ButtonLink } from '../../ui/button-link.js';
 import { Loading, Page, Trouble } from '../../ui/page.js';
+import { type RowProps, TableRows } from '../../ui/table-rows.js';
+
+/** A name above a practice. */
+const ROW_PX = 62;
 
 /** Everybody side by side, who needs a look first, and why. */
 export default function ClassPage() {
@@ -33,7 +37,7 @@ export default function ClassPage() {
           All athletes side by side, most urgent first.
         </FirstOfItsKind>
       ) : (
-        <table className="w-full border-collapse text-small">
+        <table className="w-full border-collapse text-small" aria-rowcount={table.data.length + 1}>
           <thead>
             <tr className="border-b-2 border-ink text-left text-ink-soft">
               <th className="py-1.5 pr-4 font-normal">Athlete</th>
@@ -48,11 +52,7 @@ export default function ClassPage() {
               <th className="py-1.5 font-normal max-lg:hidden">Last session</th>
             </tr>
           </thead>
-          <tbody>
-            {table.data.map((row) => (
-              <Who key={row.athleteId} row={row} />
-            ))}
-          </tbody>
+          <TableRows items={table.data} rowPx={ROW_PX} columns={6} row={(row) => <Who key={row.athleteId} row={row} />} />
         </table>
       )}
     </Page>
@@ -61,11 +61,11 @@ export default function ClassPage() {
 
 const day = (on: string | null) => (on ? dayWords(on).replace(/ \d{4}$/, '') : 'never');
 
-function Who({ row }: { row: ClassRow }) {
+function Who({ row, ...place }: { row: ClassRow } & RowProps) {
   const { athleteId, name, practice, reasons, extensionDeg, gripN, measuredOn, lastSessionOn } = row;
   const [first, ...rest] = reasons;
   return (
-    <tr className="border-b border-line align-top hover:bg-white">
+    <tr {...place} className="border-b border-line align-top hover:bg-white">
       <td className="py-2 pr-4">
         <Link to={`/people/${athleteId}`} className="text-body font-semibold hover:underline">
           {name}

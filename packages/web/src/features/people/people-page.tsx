@@ -10,8 +10,12 @@ import { agoText } from '../../ui/format.js';
 import { SideMark } from '../../ui/marks.js';
 import { Empty, Loading, Page, Trouble } from '../../ui/page.js';
 import { SessionStrip } from '../../ui/session-strip.js';
+import { type RowProps, TableRows } from '../../ui/table-rows.js';
 import { isoToday } from '../../ui/today.js';
 import { useStandingCautions } from '../../domain/athlete/standing-cautions.js';
+
+/** A name above a practice. */
+const ROW_PX = 62;
 
 type SortKey = 'name' | 'last' | 'count';
 
@@ -83,7 +87,7 @@ export default function PeoplePage() {
           </FirstOfItsKind>
         )
       ) : (
-        <table className="w-full border-collapse">
+        <table className="w-full border-collapse" aria-rowcount={shown.length + 1}>
           <thead>
             <tr className="border-b-2 border-ink text-left text-small text-ink-soft">
               {heading('name', 'Name')}
@@ -93,18 +97,14 @@ export default function PeoplePage() {
               {heading('count', 'Last 8 weeks')}
             </tr>
           </thead>
-          <tbody>
-            {shown.map((athlete) => (
-              <PersonRow key={athlete.id} athlete={athlete} />
-            ))}
-          </tbody>
+          <TableRows items={shown} rowPx={ROW_PX} columns={5} row={(athlete) => <PersonRow key={athlete.id} athlete={athlete} />} />
         </table>
       )}
     </Page>
   );
 }
 
-function PersonRow({ athlete }: { athlete: AthleteListItem }) {
+function PersonRow({ athlete, ...place }: { athlete: AthleteListItem } & RowProps) {
   const today = isoToday();
   const cautions = useStandingCautions(athlete);
   const restrictions = cautions.map((entry) => (
@@ -114,7 +114,7 @@ function PersonRow({ athlete }: { athlete: AthleteListItem }) {
     </div>
   ));
   return (
-    <tr className="border-b border-line align-top hover:bg-white">
+    <tr {...place} className="border-b border-line align-top hover:bg-white">
       <td className="py-2 pr-4">
         <Link to={`/people/${athlete.id}`} className="font-semibold hover:underline">
           {athlete.name}

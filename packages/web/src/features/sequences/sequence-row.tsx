@@ -1,3 +1,4 @@
+import type { RowProps } from '../../ui/table-rows.js';
 import type { SequenceListItem } from '@clay-pot/contracts';
 import { minutesText, SEQUENCE_LIMITS } from '@clay-pot/core';
 import { Star } from 'lucide-react';
@@ -12,7 +13,7 @@ import { useToast } from '../../ui/toast.js';
 import { TagsForm } from './tags-form.js';
 
 /** A sequence of the list: what it is, how long, for whom, when it was led last, and how it is filed. */
-export function SequenceRow({ item }: { item: SequenceListItem }) {
+export function SequenceRow({ item, ...place }: { item: SequenceListItem } & RowProps) {
   const remove = useRemoveSequence();
   const { mutate: file } = useFileSequence();
   const newSequence = useNewSequence();
@@ -32,7 +33,7 @@ export function SequenceRow({ item }: { item: SequenceListItem }) {
     show({ text: `“${title}” removed.`, action: { label: 'Undo', run: () => remove.mutate({ id, undo: true }) } });
   }
   return (
-    <tr className="border-b border-line align-top hover:bg-white">
+    <tr {...place} className="border-b border-line align-top hover:bg-white">
       <td className="py-1.5 pr-1">
         <IconButton
           name={isFavourite ? `Remove ${title} from favourites` : `Add ${title} to favourites`}

@@ -12,8 +12,12 @@ import { type Command, useCommands } from '../../ui/commands.js';
 import { INPUT } from '../../ui/field.js';
 import { MoreMenu } from '../../ui/more-menu.js';
 import { Empty, Loading, Page, Trouble } from '../../ui/page.js';
+import { TableRows } from '../../ui/table-rows.js';
 import { SEQUENCE_ORDERS, type SequenceFilter, type SequenceOrder, sequencesThatFit, tagsIn } from './sequence-filter.js';
 import { SequenceRow } from './sequence-row.js';
+
+/** A title above its purpose. */
+const ROW_PX = 66;
 
 /** The studio’s sequences: search, tags, favourites first; the filter is in the address. */
 export default function SequencesPage() {
@@ -77,7 +81,7 @@ export default function SequencesPage() {
           {shown.length === 0 ? (
             <Empty>{filter.isArchived ? 'No archived sequence matches.' : 'No sequence matches. Remove a filter.'}</Empty>
           ) : (
-            <table className="w-full border-collapse">
+            <table className="w-full border-collapse" aria-rowcount={shown.length + 1}>
               <thead>
                 <tr className="border-b-2 border-ink text-left text-small text-ink-soft">
                   <th className="sr-only">Favourite</th>
@@ -89,11 +93,7 @@ export default function SequencesPage() {
                   <th className="sr-only">Actions</th>
                 </tr>
               </thead>
-              <tbody>
-                {shown.map((item) => (
-                  <SequenceRow key={item.id} item={item} />
-                ))}
-              </tbody>
+              <TableRows items={shown} rowPx={ROW_PX} columns={7} row={(item) => <SequenceRow key={item.id} item={item} />} />
             </table>
           )}
         </>

@@ -1,4 +1,5 @@
 import type { TodayMorning } from '@clay-pot/contracts';
+import { counted } from '@clay-pot/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { MorningAdviceWords, MorningQuestion, saveNextDayCheck, useOwnMornings } from '../../domain/session/morning.js';
@@ -6,19 +7,27 @@ import { Button } from '../../ui/button.js';
 import { agoText } from '../../ui/format.js';
 import { Part } from '../../ui/page.js';
 
+/** So many are shown before somebody asks for all of them. */
+const FIRST = 12;
 const CALM = { left: 0, right: 0 } as const;
 
 /** Whose morning after is to be asked about: calm with one tap, or both hands with a score. */
 export function Mornings({ mornings }: { mornings: readonly TodayMorning[] }) {
   const own = useOwnMornings();
+  const [all, setAll] = useState(false);
   if (mornings.length === 0) return null;
   return (
     <Part title="Next-day check">
       <ul aria-label="Next-day check">
-        {mornings.map((check) => (
+        {mornings.slice(0, all ? undefined : FIRST).map((check) => (
           <MorningRow key={check.sessionId} check={check} reported={own.get(check.sessionId)} />
         ))}
       </ul>
+      {!all && mornings.length > FIRST && (
+        <Button className="mt-2" kind="quiet" onClick={() => setAll(true)}>
+          {counted(mornings.length - FIRST, 'more athlete')}
+        </Button>
+      )}
     </Part>
   );
 }

@@ -6,10 +6,14 @@ import { queryClient } from '../../api/queries.js';
 import { answering, show } from '../../screen.fixture.js';
 import TodayContent from './today-content.js';
 
-const EMPTY: Today = { day: '2026-06-10', firstSteps: null, atRisk: [], due: [], changes: [], recent: [], mornings: [] };
+const EMPTY: Today = { day: '2026-06-10', firstSteps: null, atRisk: [], due: [], changes: [], mornings: [] };
 
 function today(change: Partial<Today>) {
-  answering({ 'GET /api/today': { ...EMPTY, ...change }, 'GET /api/suggestions': { suggestions: [], toLookAt: 0 } });
+  answering({
+    'GET /api/today': { ...EMPTY, ...change },
+    'GET /api/suggestions': { suggestions: [], toLookAt: 0 },
+    'GET /api/sessions*': { items: [], nextBefore: null },
+  });
   queryClient.setQueryData(['me'], NEW_COACH);
   return show(<TodayContent />);
 }

@@ -2,12 +2,13 @@ import { minutesText } from '@clay-pot/core';
 import type { Today, TodayDue } from '@clay-pot/contracts';
 import { lazy, type ReactNode, Suspense } from 'react';
 import { Link } from 'react-router';
-import { useMe, useToday } from '../../api/queries.js';
+import { useMe, useSessions, useToday } from '../../api/queries.js';
 import { leadPath } from '../../domain/sequence/lead-path.js';
 import { ButtonLink } from '../../ui/button-link.js';
 import { agoText, dayText } from '../../ui/format.js';
 import { DiscomfortMark } from '../../ui/marks.js';
 import { Empty, Loading, Page, Part, Trouble } from '../../ui/page.js';
+import { useVirtualRows } from '../../ui/virtual-rows.js';
 
 // Nobody is signed in yet on the first page: what only a coach sees comes after it.
 const SessionRows = lazy(async () => ({ default: (await import('../../domain/session/session-rows.js')).SessionRows }));
@@ -19,6 +20,9 @@ const Mornings = lazy(async () => ({ default: (await import('./mornings.js')).Mo
 const BlockStrip = lazy(() => import('../../domain/sequence/block-strip.js'));
 /** How many hands of a sequence are shown beside it. */
 const MOST_HANDS = 5;
+/** About how high one who is due is. */
+const DUE_PX = 104;
+const RECENT_SHOWN = 12;
 
 /** Who is due, what waits for a decision, what was done lately. */
 export default function TodayContent() {
@@ -44,7 +48,7 @@ interface DayProps {
   greeting: ReactNode;
 }
 
-function DayOfStudio({ today: { day, atRisk, due, changes, recent, mornings }, studioName, greeting }: DayProps) {
+function DayOfStudio({ today: { day, atRisk, due, changes, mornings }, studioName, greeting }: DayProps) {
   const open = due.filter((item) => item.state === 'due').length;
   return (
     <Page
@@ -80,78 +84,96 @@ function DayOfStudio({ today: { day, atRisk, due, changes, recent, mornings }, s
             </Link>
           }
         >
-          {recent.length ? (
-            <Suspense fallback={null}>
-              <SessionRows sessions={recent} withAthlete />
-            </Suspense>
-          ) : (
-            <Empty>No session yet. Start one from the list above.</Empty>
-          )}
+          <Recent />
         </Part>
       </div>
     </Page>
   );
 }
 
+/** The latest sessions, those that are running among them. */
+function Recent() {
+  const sessions = useSessions();
+  const [page] = sessions.data?.pages ?? [];
+  if (!page) return null;
+  if (page.items.length === 0) return <Empty>No session yet. Start one from the list above.</Empty>;
+  return (
+    <Suspense fallback={null}>
+      <SessionRows sessions={page.items.slice(0, RECENT_SHOWN)} withAthlete />
+    </Suspense>
+  );
+}
+
 /** Who is due, with what; on a phone the sequence is below the name. */
 function DueList({ due }: { due: readonly TodayDue[] }) {
+  const { box, rows, before, after } = useVirtualRows(due.length, DUE_PX);
   return (
-    <ul className="@container">
-      {due.map((item) => (
-        <li
-          key={`${item.from.id} ${item.sequenceId}`}
-          className="grid grid-cols-[minmax(0,1fr)_auto] items-start gap-x-4 gap-y-1 border-b border-line py-2.5 @lg:grid-cols-[minmax(0,2fr)_minmax(0,3fr)_auto]"
-        >
-          <div>
-            <Link to={`/people/${item.athleteId}`} className="font-semibold hover:underline">
-              {item.athleteName}
-            </Link>
-            <div className="text-small text-ink-soft">{item.practice}</div>
-            <LastSession session={item.lastSession} />
-          </div>
-          <div className="overflow-hidden @max-lg:col-span-2 @max-lg:row-start-2">
-            <div className="flex items-baseline justify-between gap-3">
-              <Link to={`/sequences/${item.sequenceId}?athlete=${item.athleteId}`} className="hover:underline">
-                {item.sequenceTitle}
-              </Link>
-              <span className="whitespace-nowrap figures">{minutesText(item.durationMs)}</span>
-            </div>
-            {item.from.kind === 'programme' && (
-              <Link to={`/programmes/${item.from.id}`} className="text-small underline underline-offset-2">
-                from the programme
-                {item.from.amountPercent === 100 ? '' : `, ${item.from.amountPercent} % load`}
-              </Link>
-            )}
-            {item.missedDays.length > 0 && (
-              <div className="text-small text-amber">missed {item.missedDays.map((missed) => dayText(missed)).join(', ')}</div>
-            )}
-            {item.stops.map((stop) => (
-              <div key={stop} className="text-small font-semibold text-iron">
-                {stop}
-              </div>
-            ))}
-            <Suspense fallback={<div className="h-10" />}>
-              <BlockStrip sequenceId={item.sequenceId} most={MOST_HANDS} />
-            </Suspense>
-          </div>
-          {item.state === 'done' ? (
-            <span className="bg-celadon-wash px-2 py-1 font-semibold text-celadon">done</span>
-          ) : (
-            <ButtonLink
-              to={leadPath(
-                item.sequenceId,
-                item.athleteId,
-                item.from.kind === 'programme' ? { programmeId: item.from.id, sessionId: item.from.sessionId } : undefined,
-              )}
-              aria-label={`Lead ${item.sequenceTitle} for ${item.athleteName}`}
-              className="@max-lg:min-h-11"
-            >
-              Start session
-            </ButtonLink>
-          )}
-        </li>
-      ))}
+    <ul className="@container" ref={box}>
+      {before > 0 && <li aria-hidden style={{ height: before }} />}
+      {rows.flatMap(({ index, measure }) => {
+        const item = due[index];
+        return item === undefined ? [] : <DueItem key={`${item.from.id} ${item.sequenceId}`} {...{ item, index, measure }} />;
+      })}
+      {after > 0 && <li aria-hidden style={{ height: after }} />}
     </ul>
+  );
+}
+
+function DueItem({ item, index, measure }: { item: TodayDue; index: number; measure: (element: Element | null) => void }) {
+  return (
+    <li
+      ref={measure}
+      data-index={index}
+      className="grid grid-cols-[minmax(0,1fr)_auto] items-start gap-x-4 gap-y-1 border-b border-line py-2.5 @lg:grid-cols-[minmax(0,2fr)_minmax(0,3fr)_auto]"
+    >
+      <div>
+        <Link to={`/people/${item.athleteId}`} className="font-semibold hover:underline">
+          {item.athleteName}
+        </Link>
+        <div className="text-small text-ink-soft">{item.practice}</div>
+        <LastSession session={item.lastSession} />
+      </div>
+      <div className="overflow-hidden @max-lg:col-span-2 @max-lg:row-start-2">
+        <div className="flex items-baseline justify-between gap-3">
+          <Link to={`/sequences/${item.sequenceId}?athlete=${item.athleteId}`} className="hover:underline">
+            {item.sequenceTitle}
+          </Link>
+          <span className="whitespace-nowrap figures">{minutesText(item.durationMs)}</span>
+        </div>
+        {item.from.kind === 'programme' && (
+          <Link to={`/programmes/${item.from.id}`} className="text-small underline underline-offset-2">
+            from the programme
+            {item.from.amountPercent === 100 ? '' : `, ${item.from.amountPercent} % load`}
+          </Link>
+        )}
+        {item.missedDays.length > 0 && (
+          <div className="text-small text-amber">missed {item.missedDays.map((missed) => dayText(missed)).join(', ')}</div>
+        )}
+        {item.stops.map((stop) => (
+          <div key={stop} className="text-small font-semibold text-iron">
+            {stop}
+          </div>
+        ))}
+        <Suspense fallback={<div className="h-10" />}>
+          <BlockStrip sequenceId={item.sequenceId} most={MOST_HANDS} />
+        </Suspense>
+      </div>
+      {item.state === 'done' ? (
+        <span className="bg-celadon-wash px-2 py-1 font-semibold text-celadon">done</span>
+      ) : (
+        <ButtonLink
+          to={leadPath(
+            item.sequenceId,
+            item.athleteId,
+            item.from.kind === 'programme' ? { programmeId: item.from.id, sessionId: item.from.sessionId } : undefined,
+          )}
+          aria-label={`Lead ${item.sequenceTitle} for ${item.athleteName}`}
+          className="@max-lg:min-h-11"
+        >
+          Start session
+        </ButtonLink>
+      )}
+    </li>
   );
 }
 

@@ -1,0 +1,100 @@
+import type { DoneSetInput } from '@clay-pot/contracts';
+import { completion, findLevel, groupedBy, must, plannedAgainstDone, timelineOf } from '@clay-pot/core';
+import type { StudioLibrary } from '@clay-pot/core/library';
+import { In } from 'typeorm';
+import type { StudioScope } from '../database/studio-scope.js';
+import { invalid, notFound } from '../http/problem.js';
+import { raiseEvidence } from '../kept/evidence-revision.js';
+import { keptPlansOf } from './plans.js';
+import { DoneSetRow, SessionRow } from './session.entities.js';
+import { checkBlockId, checkSame } from './session-rows.js';
+
+/** A set that somebody waits to have stored. */
+export interface SetToAdd {
+  readonly sessionId: string;
+  readonly id: string;
+  readonly input: DoneSetInput;
+}
+
+/** Null for a set that is stored, by now or before; what is wrong with it else. */
+export type SetOutcome = Error | null;
+
+const READ = { id: true, planId: true, athleteId: true, ending: true } as const;
+
+/** A set as it is stored. */
+export const rowOf = ({ sessionId, id, input }: SetToAdd): Omit<DoneSetRow, 'studioId'> => ({
+  ...input,
+  corrects: input.corrects ?? null,
+  round: input.round ?? 1,
+  id,
+  sessionId,
+  endedAt: new Date(input.endedAt),
+});
+
+/**
+ * Stores sets of a studio in one transaction, with the sums of their sessions: of thirty phones that record at once each would wait for the locks and
+ * the commits of all others. A set that is refused takes no other with it.
+ * @returns what came of each, in their order
+ */
+export function addSets(scope: StudioScope, library: StudioLibrary, sets: readonly SetToAdd[]): Promise<SetOutcome[]> {
+  const ids = [...new Set(sets.map(({ sessionId }) => sessionId))];
+  return scope.transaction(async (held) => {
+    // In one order for everybody, so that no two wait for each other.
+    const sessions = await held.of(SessionRow).find({ select: READ, where: { id: In(ids) }, order: { id: 'ASC' }, forUpdate: true });
+    const sessionOf = new Map(sessions.map((session) => [session.id, session]));
+    const planOf = await keptPlansOf(
+      held,
+      sessions.map(({ planId }) => planId),
+    );
+    const stored = await held.of(DoneSetRow).find({ where: { sessionId: In(ids) } });
+    const storedOf = groupedBy(stored, ({ sessionId }) => sessionId);
+    const fresh: Omit<DoneSetRow, 'studioId'>[] = [];
+    const outcomes = sets.map(({ sessionId, id, input }): SetOutcome => {
+      try {
+        const session = sessionOf.get(sessionId);
+        if (!session) throw notFound('session');
+        checkBlockId(planOf(session.planId), input.blockId);
+        const movement = library.movement(input.movementId);
+        if (!movement || !findLevel(movement, input.levelId)) {
+          throw invalid([{ pointer: '/levelId', message: 'is not a level of a known movement' }]);
+        }
+        const mine = [...(storedOf.get(sessionId) ?? []), ...fresh.filter((each) => each.sessionId === sessionId)];
+        if (input.corrects && !mine.some((each) => each.id === input.corrects)) {
+          throw invalid([{ pointer: '/corrects', message: 'must be the id of a set of this session' }]);
+        }
+        const row = rowOf({ sessionId, id, input });
+        const same = mine.find((each) => each.id === id);
+        if (same) checkSame<object>(same, row, 'set');
+        else fresh.push(row);
+        return null;
+      } catch (error) {
+        return error as Error;
+      }
+    });
+    await held.of(DoneSetRow).insertAll(fresh);
+    const freshOf = groupedBy(fresh, ({ sessionId }) => sessionId);
+    const done = [...freshOf].map(([sessionId, added]) => {
+      const all = [...(storedOf.get(sessionId) ?? []), ...added].sort(byEnd);
+      const { planId } = must(sessionOf.get(sessionId), 'the session of a set');
+      return [sessionId, completion(plannedAgainstDone(timelineOf(planOf(planId), library.movement), all))] as const;
+    });
+    await storeCompletion(held, done);
+    const ended = [...freshOf.keys()].flatMap((id) => sessionOf.get(id) ?? []).filter(({ ending }) => ending !== null);
+    // Nothing rests on a session before it has ended.
+    await raiseEvidence(held, ...new Set(ended.map(({ athleteId }) => athleteId)));
+    return outcomes;
+  });
+}
+
+type Ended = Pick<DoneSetRow, 'endedAt' | 'id'>;
+const byEnd = (a: Ended, b: Ended) => a.endedAt.getTime() - b.endedAt.getTime() || a.id.localeCompare(b.id);
+
+/** How much is done of each session, in one statement. */
+async function storeCompletion(held: StudioScope, done: readonly (readonly [sessionId: string, share: number])[]): Promise<void> {
+  if (done.length === 0) return;
+  const cases = done.map(() => 'WHEN ? THEN ?').join(' ');
+  await held.change(`UPDATE sessions SET completion = CASE id ${cases} END, revision = revision + 1 WHERE id IN (?) AND studio_id = ?`, [
+    ...done.flat(),
+    done.map(([id]) => id),
+  ]);
+}
