@@ -77,7 +77,7 @@ export async function startDatabase(name, { durable = true, onPort } = {}) {
   const ended = new Promise((resolve) => child.once('exit', resolve));
   await untilReady(child, url, places.log);
   writeFileSync(places.port, String(port), { mode: 0o600 });
-  return { url, port, wasKilled, ended, stop: () => stopDatabase(name) };
+  return { url, port, pid: child.pid, wasKilled, ended, stop: () => stopDatabase(name) };
 }
 
 /** The URL of a database that runs on these files; null where none does. */

@@ -23,7 +23,7 @@ export interface PlannedDoneRow {
 
 /** A piece of work as one word: block, round, set, hand and direction. */
 export const pieceKey = (row: Pick<CountedSet, 'blockId' | 'round' | 'set' | 'side' | 'direction'>) =>
-  [row.blockId, row.round ?? 1, row.set, row.side, row.direction ?? ''].join('|');
+  `${row.blockId}|${row.round ?? 1}|${row.set}|${row.side}|${row.direction ?? ''}`;
 
 /**
  * Lays what was done against the compiled plan. Work that was done twice (after going back) keeps the larger share: the
@@ -33,31 +33,52 @@ export const pieceKey = (row: Pick<CountedSet, 'blockId' | 'round' | 'set' | 'si
 export function plannedAgainstDone(timeline: Timeline, sets: readonly CountedSet[]): PlannedDoneRow[] {
   const done = new Map<string, CountedSet>();
   for (const set of standingSets(sets)) {
-    const before = done.get(pieceKey(set));
-    if (!before || shareOf(before) < shareOf(set)) done.set(pieceKey(set), set);
+    const key = pieceKey(set);
+    const before = done.get(key);
+    if (!before || shareOf(before) < shareOf(set)) done.set(key, set);
   }
   const undivided = new Map([...done].filter(([, { direction }]) => direction === null));
   const rows: PlannedDoneRow[] = [];
-  for (const stint of timeline.stints) {
-    const sides: WorkingSide[] = stint.alternating ? ['left', 'right'] : [stint.side];
-    for (const side of sides) {
-      const { blockId, round, set, direction, unit, plannedAmount, open, bonus } = stint;
-      const key = pieceKey({ blockId, round, set, side, direction });
-      const whole = pieceKey({ blockId, round, set, side, direction: null });
-      // Before a movement was counted in each position, one row stood for all of them.
-      const was = done.get(key) ?? undivided.get(whole);
-      const planned = was && was.unit !== unit ? was : { unit, plannedAmount };
-      rows.push({
-        ...{ blockId, round, set, side, direction, open },
-        ...(bonus && { bonus }),
-        ...{ unit: planned.unit, plannedAmount: planned.plannedAmount },
-        doneAmount: was?.doneAmount ?? null,
-      });
-      done.delete(key);
-      done.delete(whole);
-    }
+  for (const { key, whole, piece, unit, plannedAmount } of plannedPieces(timeline)) {
+    // Before a movement was counted in each position, one row stood for all of them.
+    const was = done.get(key) ?? undivided.get(whole);
+    const planned = was && was.unit !== unit ? was : { unit, plannedAmount };
+    rows.push({ ...piece, unit: planned.unit, plannedAmount: planned.plannedAmount, doneAmount: was?.doneAmount ?? null });
+    done.delete(key);
+    done.delete(whole);
   }
   return [...rows, ...[...done.values()].map((set) => ({ ...set, round: set.round ?? 1, open: null }))];
+}
+
+/** A planned piece of work, with the keys under which it may have been done. */
+interface PlannedPiece {
+  readonly key: string;
+  readonly whole: string;
+  readonly piece: Omit<PlannedDoneRow, 'unit' | 'plannedAmount' | 'doneAmount'>;
+  readonly unit: CountedSet['unit'];
+  readonly plannedAmount: number;
+}
+
+/** Each session asks for the pieces of its plan again with every set. */
+const pieces = new WeakMap<Timeline, PlannedPiece[]>();
+
+function plannedPieces(timeline: Timeline): PlannedPiece[] {
+  const known = pieces.get(timeline);
+  if (known) return known;
+  const found = timeline.stints.flatMap(({ alternating, blockId, round, set, direction, unit, plannedAmount, open, bonus, ...stint }) => {
+    const sides: WorkingSide[] = alternating ? ['left', 'right'] : [stint.side];
+    return sides.map((side): PlannedPiece => {
+      const place = { blockId, round, set, side, direction };
+      return {
+        key: pieceKey(place),
+        whole: pieceKey({ ...place, direction: null }),
+        piece: { ...place, open, ...(bonus && { bonus }) },
+        ...{ unit, plannedAmount },
+      };
+    });
+  });
+  pieces.set(timeline, found);
+  return found;
 }
 
 const shareOf = ({ doneAmount, plannedAmount }: CountedSet) => doneAmount / Math.max(1, plannedAmount);

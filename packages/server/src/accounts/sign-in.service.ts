@@ -6,6 +6,7 @@ import { hash, verify } from '@node-rs/argon2';
 import { addDays } from 'date-fns';
 import { DataSource, LessThan, MoreThan } from 'typeorm';
 import { ask } from '../database/quick-query.js';
+import { TogetherLookup } from '../database/together-lookup.js';
 import { StudioScope } from '../database/studio-scope.js';
 import { Clock } from '../http/clock.js';
 import { wrongSignIn } from '../http/problem.js';
@@ -32,17 +33,18 @@ export interface SignedIn {
 }
 
 /** Written out, because every request asks it. */
-const WHO = `SELECT account.id, account.studio_id AS studioId, account.email, account.name, account.mass_unit AS massUnit, account.length_unit AS lengthUnit,
+const WHO = `SELECT signIn.token_hash AS tokenHash, signIn.expires_at AS expiresAt, account.id, account.studio_id AS studioId, account.email, account.name, account.mass_unit AS massUnit, account.length_unit AS lengthUnit,
   studio.name AS studioName, studio.time_zone AS timeZone, studio.is_demo AS isDemo, revisions.revision
   FROM sign_ins signIn JOIN accounts account ON account.id = signIn.account_id JOIN studios studio ON studio.id = account.studio_id
   LEFT JOIN studio_revisions revisions ON revisions.studio_id = account.studio_id
-  WHERE signIn.token_hash = ? AND signIn.expires_at > ?`;
-type WhoRow = Pick<AccountRow, 'id' | 'studioId' | 'email' | 'name' | 'massUnit' | 'lengthUnit'> & {
-  studioName: string;
-  timeZone: string;
-  isDemo: number;
-  revision: number | string | null;
-};
+  WHERE signIn.token_hash IN (?)`;
+type WhoRow = Pick<SignInRow, 'tokenHash' | 'expiresAt'> &
+  Pick<AccountRow, 'id' | 'studioId' | 'email' | 'name' | 'massUnit' | 'lengthUnit'> & {
+    studioName: string;
+    timeZone: string;
+    isDemo: number;
+    revision: number | string | null;
+  };
 
 /** Checks passwords, keeps sign-ins, and slows down those who guess. */
 @Injectable()
@@ -50,11 +52,19 @@ export class SignInService {
   /** Checked when the e-mail is unknown, so that a wrong address takes as long as a wrong password. */
   private readonly decoy = hashPassword(randomBytes(16).toString('hex'));
 
+  /** Requests that arrive together are looked up together: none by a question that was asked before it came. */
+  private readonly who: TogetherLookup<WhoRow>;
+
   constructor(
     private readonly source: DataSource,
     private readonly clock: Clock,
     private readonly attempts: SignInAttempts,
-  ) {}
+  ) {
+    this.who = new TogetherLookup(async (hashes) => {
+      const rows = await ask<WhoRow>(source.manager, WHO, [hashes]);
+      return new Map(rows.map((row) => [row.tokenHash, row]));
+    });
+  }
 
   /**
    * @param known what a browser keeps of an earlier sign-in
@@ -101,9 +111,9 @@ export class SignInService {
 
   /** The person behind a token, or null when it is unknown or has run out. */
   async whoHas(token: string): Promise<SignedIn | null> {
-    // One question to the database: every request begins with it, and what was answered before may hold by the revision that comes along.
-    const [row] = await ask<WhoRow>(this.source.manager, WHO, [hashToken(token), this.clock.now()]);
-    if (!row) return null;
+    // Every request begins with this question; what was answered before may hold by the revision that comes along.
+    const row = await this.who.of(hashToken(token));
+    if (!row || Number(row.expiresAt) <= this.clock.now().getTime()) return null;
     const { id, studioId, email, name, massUnit, lengthUnit, studioName, timeZone, isDemo, revision } = row;
     return {
       account: { id, email, name, massUnit, lengthUnit },

@@ -19,7 +19,10 @@ export interface SetToAdd {
 /** Null for a set that is stored, by now or before; what is wrong with it else. */
 export type SetOutcome = Error | null;
 
-const READ = { id: true, planId: true, athleteId: true, ending: true } as const;
+const READ = { id: true, planId: true, athleteId: true, ending: true, revision: true } as const;
+
+/** A set as far as it counts, in the order in which they ended. */
+type KnownSet = Omit<DoneSetRow, 'studioId'>;
 
 /** A set as it is stored. */
 export const rowOf = ({ sessionId, id, input }: SetToAdd): Omit<DoneSetRow, 'studioId'> => ({
@@ -36,9 +39,15 @@ export const rowOf = ({ sessionId, id, input }: SetToAdd): Omit<DoneSetRow, 'stu
  * the commits of all others. A set that is refused takes no other with it.
  * @returns what came of each, in their order
  */
-export function addSets(scope: StudioScope, library: StudioLibrary, sets: readonly SetToAdd[]): Promise<SetOutcome[]> {
+export async function addSets(
+  scope: StudioScope,
+  library: StudioLibrary,
+  sets: readonly SetToAdd[],
+  known: KnownSets,
+): Promise<SetOutcome[]> {
   const ids = [...new Set(sets.map(({ sessionId }) => sessionId))];
-  return scope.transaction(async (held) => {
+  const learned = new Map<string, { readonly revision: number; readonly sets: readonly KnownSet[] }>();
+  const outcomes = await scope.transaction(async (held) => {
     // In one order for everybody, so that no two wait for each other.
     const sessions = await held.of(SessionRow).find({ select: READ, where: { id: In(ids) }, order: { id: 'ASC' }, forUpdate: true });
     const sessionOf = new Map(sessions.map((session) => [session.id, session]));
@@ -46,10 +55,9 @@ export function addSets(scope: StudioScope, library: StudioLibrary, sets: readon
       held,
       sessions.map(({ planId }) => planId),
     );
-    const stored = await held.of(DoneSetRow).find({ where: { sessionId: In(ids) } });
-    const storedOf = groupedBy(stored, ({ sessionId }) => sessionId);
-    const fresh: Omit<DoneSetRow, 'studioId'>[] = [];
-    const outcomes = sets.map(({ sessionId, id, input }): SetOutcome => {
+    const storedOf = await known.of(held, sessions);
+    const fresh: KnownSet[] = [];
+    const came = sets.map(({ sessionId, id, input }): SetOutcome => {
       try {
         const session = sessionOf.get(sessionId);
         if (!session) throw notFound('session');
@@ -75,19 +83,55 @@ export function addSets(scope: StudioScope, library: StudioLibrary, sets: readon
     const freshOf = groupedBy(fresh, ({ sessionId }) => sessionId);
     const done = [...freshOf].map(([sessionId, added]) => {
       const all = [...(storedOf.get(sessionId) ?? []), ...added].sort(byEnd);
-      const { planId } = must(sessionOf.get(sessionId), 'the session of a set');
+      const { planId, revision } = must(sessionOf.get(sessionId), 'the session of a set');
+      learned.set(sessionId, { revision: revision + 1, sets: all });
       return [sessionId, completion(plannedAgainstDone(timelineOf(planOf(planId), library.movement), all))] as const;
     });
     await storeCompletion(held, done);
     const ended = [...freshOf.keys()].flatMap((id) => sessionOf.get(id) ?? []).filter(({ ending }) => ending !== null);
     // Nothing rests on a session before it has ended.
     await raiseEvidence(held, ...new Set(ended.map(({ athleteId }) => athleteId)));
-    return outcomes;
+    return came;
   });
+  known.keep(learned);
+  return outcomes;
 }
 
+/** The sets of sessions that are going on, from memory while nothing else was recorded of them: each record raises the revision of its session. */
+export class KnownSets {
+  private readonly kept = new Map<string, { readonly revision: number; readonly sets: readonly KnownSet[] }>();
+
+  /** @param sessions locked, so that nobody adds to them meanwhile */
+  async of(held: StudioScope, sessions: readonly Pick<SessionRow, 'id' | 'revision'>[]): Promise<Map<string, readonly KnownSet[]>> {
+    const known = new Map<string, readonly KnownSet[]>();
+    for (const { id, revision } of sessions) {
+      const entry = this.kept.get(id);
+      if (entry?.revision === revision) known.set(id, entry.sets);
+    }
+    const missing = sessions.filter(({ id }) => !known.has(id)).map(({ id }) => id);
+    const read = missing.length > 0 ? await held.of(DoneSetRow).find({ where: { sessionId: In(missing) } }) : [];
+    const readOf = groupedBy(read, ({ sessionId }) => sessionId);
+    for (const id of missing) known.set(id, (readOf.get(id) ?? []).sort(byEnd));
+    return known;
+  }
+
+  keep(learned: ReadonlyMap<string, { readonly revision: number; readonly sets: readonly KnownSet[] }>): void {
+    for (const [id, entry] of learned) {
+      this.kept.delete(id);
+      this.kept.set(id, entry);
+    }
+    for (const id of this.kept.keys()) {
+      if (this.kept.size <= MOST_SESSIONS) break;
+      this.kept.delete(id);
+    }
+  }
+}
+
+/** Sessions whose sets are kept in memory. */
+const MOST_SESSIONS = 300;
+
 type Ended = Pick<DoneSetRow, 'endedAt' | 'id'>;
-const byEnd = (a: Ended, b: Ended) => a.endedAt.getTime() - b.endedAt.getTime() || a.id.localeCompare(b.id);
+const byEnd = (a: Ended, b: Ended) => a.endedAt.getTime() - b.endedAt.getTime() || (a.id < b.id ? -1 : 1);
 
 /** How much is done of each session, in one statement. */
 async function storeCompletion(held: StudioScope, done: readonly (readonly [sessionId: string, share: number])[]): Promise<void> {

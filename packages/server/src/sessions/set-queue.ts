@@ -4,10 +4,18 @@ import { shared } from '../http/request-context.js';
 import { LibraryService } from '../library/library.service.js';
 import { DoneSetRow } from './session.entities.js';
 import { checkSame } from './session-rows.js';
-import { addSets, rowOf, type SetOutcome, type SetToAdd } from './set-batches.js';
+import { addSets, KnownSets, rowOf, type SetOutcome, type SetToAdd } from './set-batches.js';
 
-/** So many are stored in one go. */
-const MOST_AT_ONCE = 100;
+/** So many are stored in one go, and so many goes are under way at once in a studio: while one waits for the disk another is put together. */
+const MOST_AT_ONCE = 50;
+const MOST_RUNNING = 2;
+
+interface StudioQueue {
+  waiting: Waiting[];
+  /** Sessions that are being written to. */
+  readonly busy: Set<string>;
+  running: number;
+}
 
 interface Waiting {
   readonly scope: StudioScope;
@@ -19,33 +27,40 @@ interface Waiting {
 /** Stores the sets that arrive while others are being stored in one transaction. Each is acknowledged once it is committed. */
 @Injectable()
 export class SetQueue {
-  private readonly waiting = new Map<string, Waiting[]>();
-  private readonly running = new Set<string>();
+  private readonly studios = new Map<string, StudioQueue>();
+  private readonly known = new KnownSets();
 
   constructor(private readonly library: LibraryService) {}
 
   /** @returns once it is stored @throws what is wrong with it, or why nothing could be stored */
   add(scope: StudioScope, set: SetToAdd): Promise<void> {
     const { studioId } = scope;
+    const queue = this.studios.get(studioId) ?? { waiting: [], busy: new Set<string>(), running: 0 };
+    this.studios.set(studioId, queue);
     return new Promise((stored, failed) => {
-      this.waiting.set(studioId, [...(this.waiting.get(studioId) ?? []), { scope, set, stored, failed }]);
-      if (this.running.has(studioId)) return;
-      this.running.add(studioId);
-      shared(() => setImmediate(() => void this.work(studioId)));
+      queue.waiting.push({ scope, set, stored, failed });
+      if (queue.waiting.length === 1) shared(() => setImmediate(() => this.start(studioId, queue)));
     });
   }
 
-  private async work(studioId: string): Promise<void> {
-    for (let some = this.next(studioId); some.length > 0; some = this.next(studioId)) await this.store(some);
-    this.running.delete(studioId);
-  }
-
-  private next(studioId: string): Waiting[] {
-    const all = this.waiting.get(studioId) ?? [];
-    const some = all.slice(0, MOST_AT_ONCE);
-    if (some.length < all.length) this.waiting.set(studioId, all.slice(some.length));
-    else this.waiting.delete(studioId);
-    return some;
+  /** Begins with what waits. Sets of a session that is being written to wait for it. */
+  private start(studioId: string, queue: StudioQueue): void {
+    if (queue.running >= MOST_RUNNING) return;
+    const some = queue.waiting.filter(({ set }) => !queue.busy.has(set.sessionId)).slice(0, MOST_AT_ONCE);
+    if (some.length === 0) {
+      if (queue.running === 0) this.studios.delete(studioId);
+      return;
+    }
+    const taken = new Set(some);
+    queue.waiting = queue.waiting.filter((each) => !taken.has(each));
+    const sessions = some.map(({ set }) => set.sessionId);
+    for (const id of sessions) queue.busy.add(id);
+    queue.running++;
+    void this.store(some).finally(() => {
+      for (const id of sessions) queue.busy.delete(id);
+      queue.running--;
+      this.start(studioId, queue);
+    });
   }
 
   private async store(some: readonly Waiting[]): Promise<void> {
@@ -71,7 +86,7 @@ export class SetQueue {
     if (!first) return [];
     const sets = some.map(({ set }) => set);
     const library = await this.library.of(first.scope);
-    const storing = addSets(first.scope, library, sets);
+    const storing = addSets(first.scope, library, sets, this.known);
     if (sets.length > 1) return storing;
     return storing.catch(async (error: unknown) => {
       if (!isIdTaken(error)) throw error;

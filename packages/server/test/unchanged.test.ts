@@ -1,0 +1,99 @@
+import { beforeAll, describe, expect, jest, test } from '@jest/globals';
+import type { Athlete, AthleteListItem, SessionPage, Today } from '@clay-pot/contracts';
+import { v7 as uuid } from 'uuid';
+import { KeptResponses } from '../src/http/kept-responses.js';
+import { TogetherLookup } from '../src/database/together-lookup.js';
+import { TodayService } from '../src/today/today.service.js';
+import { ATHLETE, type Browser, House, SEQUENCE } from './house.js';
+
+let house: House;
+let coach: Browser;
+beforeAll(async () => {
+  house = await House.open('unchanged', { now: () => new Date('2026-06-10T10:00:00.000Z') });
+  coach = await house.coach('same');
+});
+const names = async (who: Browser) => (await who.ask<AthleteListItem[]>('GET', '/athletes')).body.map(({ name }) => name);
+
+describe('an answer that is kept', () => {
+  test('holds until something is written, for everybody of the studio and for nobody else', async () => {
+    const asked = jest.spyOn(house.app.get(TodayService), 'get');
+    const id = uuid();
+    const first = await coach.ask('PUT', `/athletes/${id}`, ATHLETE);
+    expect(await names(coach)).toEqual([ATHLETE.name]);
+    for (let turn = 0; turn < 3; turn++) await coach.ask('GET', '/today');
+    expect(asked).toHaveBeenCalledTimes(1);
+    const other = await house.coach('elsewhere');
+    expect(await names(other)).toEqual([]);
+    await coach.ask('PUT', `/athletes/${id}`, { ...ATHLETE, name: 'Renamed' }, { 'if-match': String(first.headers['etag']) });
+    expect(await names(coach)).toEqual(['Renamed']);
+    await coach.ask('GET', '/today');
+    expect(asked).toHaveBeenCalledTimes(2);
+    // What another studio writes changes nothing here.
+    await other.ask('PUT', `/athletes/${uuid()}`, ATHLETE);
+    await coach.ask('GET', '/today');
+    expect(asked).toHaveBeenCalledTimes(2);
+    asked.mockRestore();
+  });
+
+  test('is found once for many who ask at the same time, and keeps its version', async () => {
+    const asked = jest.spyOn(house.app.get(TodayService), 'get');
+    const id = uuid();
+    await coach.ask('PUT', `/athletes/${id}`, ATHLETE);
+    const answers = await Promise.all(Array.from({ length: 8 }, () => coach.ask<Today>('GET', '/today')));
+    expect(new Set(answers.map(({ body }) => JSON.stringify(body))).size).toBe(1);
+    expect(asked).toHaveBeenCalledTimes(1);
+    asked.mockRestore();
+    for (let turn = 0; turn < 2; turn++) {
+      const { headers, body } = await coach.ask<Athlete>('GET', `/athletes/${id}`);
+      expect(headers['etag']).toBe(body.etag);
+    }
+  });
+
+  test('of sessions shows each set of one that is running', async () => {
+    const [athleteId, sequenceId, id] = [uuid(), uuid(), uuid()];
+    await coach.ask('PUT', `/athletes/${athleteId}`, ATHLETE);
+    await coach.ask('PUT', `/sequences/${sequenceId}`, SEQUENCE);
+    await coach.ask('PUT', `/sessions/${id}`, { athleteId, sequenceId, plan: SEQUENCE, startedAt: '2026-06-10T08:00:00.000Z' });
+    const done = async () => (await coach.ask<SessionPage>('GET', '/sessions')).body.items.find((item) => item.id === id)?.completion;
+    expect(await done()).toBe(0);
+    const [block] = SEQUENCE.blocks;
+    const { id: blockId, movementId, levelId } = block!;
+    const set = { blockId, movementId, levelId, set: 1, side: 'both', direction: null, unit: 'repetitions' };
+    const amounts = { plannedAmount: 30, doneAmount: 30, endedAt: '2026-06-10T08:01:00.000Z', corrects: null };
+    expect((await coach.ask('PUT', `/sessions/${id}/sets/${uuid()}`, { ...set, ...amounts })).status).toBe(204);
+    expect(await done()).toBeGreaterThan(0);
+  });
+});
+
+test('what was used last stays, within a bound of size', () => {
+  const kept = new KeptResponses<number>((size) => size);
+  kept.set('a', 5_000_000);
+  for (let index = 0; index < 5; index++) {
+    kept.set(`b${index}`, 4_000_000);
+    expect(kept.get('a')).toBe(5_000_000);
+  }
+  // One more is too many: the one that nobody asked for goes.
+  expect([kept.get('b0'), kept.get('b4')]).toEqual([undefined, 4_000_000]);
+  kept.set('c', 20_000_000);
+  expect(kept.get('c')).toBeUndefined();
+});
+
+test('what is asked for together is one question; who asks later is not answered by an earlier one', async () => {
+  const asked: string[][] = [];
+  let answer = (): void => undefined;
+  const lookup = new TogetherLookup<number>((keys) => {
+    asked.push([...keys]);
+    const turn = asked.length;
+    return new Promise((resolve) => (answer = () => resolve(new Map(keys.map((key) => [key, turn])))));
+  });
+  const [first, same, other] = [lookup.of('a'), lookup.of('a'), lookup.of('b')];
+  await new Promise(setImmediate);
+  expect(asked).toEqual([['a', 'b']]);
+  const answerFirst = answer;
+  const later = lookup.of('a');
+  await new Promise(setImmediate);
+  expect(asked).toEqual([['a', 'b'], ['a']]);
+  answer();
+  answerFirst();
+  expect(await Promise.all([first, same, other, later])).toEqual([1, 1, 1, 2]);
+});
