@@ -157,9 +157,9 @@ async function compared() {
   const stored = [
     ...(await rows('SELECT id, session_id AS sessionId, done_amount AS amount FROM done_sets WHERE session_id IN (?)')),
     ...(await rows('SELECT id, session_id AS sessionId, discomfort AS amount FROM block_reports WHERE session_id IN (?)')),
-    ...(
-      await rows("SELECT id, NULL AS sessionId, value AS amount FROM readings WHERE is_sure = 1 OR id IN (?)")
-    ).filter(({ id }) => sent.has(id)),
+    ...(await rows('SELECT id, NULL AS sessionId, value AS amount FROM readings WHERE is_sure = 1 OR id IN (?)')).filter(({ id }) =>
+      sent.has(id),
+    ),
   ];
   await sql.end();
   const found = { lost: 0, doubled: 0, altered: 0, strange: 0, sums: 0 };

@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
-import { existsSync, mkdirSync, openSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { closeSync, existsSync, mkdirSync, openSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { DATA } from './places.mjs';
@@ -53,6 +53,7 @@ export async function startDatabase(name, { durable = true, onPort } = {}) {
   const secret = readFileSync(places.secret, 'utf8');
   writeFileSync(places.init, accountsSql(secret), { mode: 0o600 });
   const port = onPort ?? (await freePort());
+  const log = openSync(places.log, 'a');
   const child = spawn(
     '/usr/sbin/mariadbd',
     [
@@ -71,8 +72,9 @@ export async function startDatabase(name, { durable = true, onPort } = {}) {
       ...(durable ? [] : FAST_AND_FORGETFUL),
     ],
     // Its own process group: Ctrl-C reaches us first, and we end the server before the database under it.
-    { detached: true, stdio: ['ignore', openSync(places.log, 'a'), openSync(places.log, 'a')] },
+    { detached: true, stdio: ['ignore', log, log] },
   );
+  closeSync(log);
   const url = urlOf(secret, port);
   const ended = new Promise((resolve) => child.once('exit', resolve));
   await untilReady(child, url, places.log);

@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, jest, test } from '@jest/globals';
-import { isProblem, OfflineError, ProblemError, request } from './request.js';
+import { isProblem, OfflineError, ProblemError, request, requestAll } from './request.js';
 
 const real = globalThis.fetch;
 afterEach(() => {
@@ -30,6 +30,14 @@ describe('asking the API', () => {
     const fetched = serverGives(json([]));
     await request('/things');
     expect(fetched).toHaveBeenCalledWith('/api/things', { method: 'GET', headers: {} });
+  });
+
+  test('all pages of a list are asked for one after another, each where the one before ended', async () => {
+    const fetched = serverGives(json([]));
+    fetched.mockResolvedValueOnce(json([1, 2], { headers: { link: '</api/things?limit=2&after=abc>; rel="next"' } }));
+    fetched.mockResolvedValueOnce(json([3]));
+    expect(await requestAll('/things?limit=2')).toEqual([1, 2, 3]);
+    expect(fetched.mock.calls.map(([path]) => path)).toEqual(['/api/things?limit=2', '/api/things?limit=2&after=abc']);
   });
 
   test('nothing to say is no fault', async () => {

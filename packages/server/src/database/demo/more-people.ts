@@ -35,7 +35,7 @@ export function morePeople(
     const statureCm = Math.round((sex === 'female' ? 168 : 181) + random.normal() * 6);
     const athlete: AthleteInput = {
       name: `${FIRST[index % FIRST.length]} ${LAST[(index + Math.floor(index / FIRST.length) * 7) % LAST.length]}`,
-      practice: PRACTICES[index % PRACTICES.length] ?? 'Yoga',
+      practice: PRACTICES[random.between(0, PRACTICES.length - 1)] ?? 'Yoga',
       birthDate: birthDate(random.between(YOUNGEST, OLDEST), `0${random.between(1, 9)}-${random.between(10, 28)}`),
       sex,
       dominantHand: random.chance(0.1) ? 'left' : 'right',
