@@ -23,6 +23,7 @@ export async function benches(server) {
   await bench('in-chromium', 'fatigue.mjs');
   await bench('suggestions');
   await bench('fuzz');
+  await bench('size');
   await copyDatabase(server, TEMPLATES.demo, DATABASE);
   const port = await freePort();
   const house = spawn(process.execPath, [join(ROOT, 'packages/server/dist/main.js')], {

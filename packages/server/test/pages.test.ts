@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import type { AthleteListItem, Problem } from '@clay-pot/contracts';
 import { v7 as uuid } from 'uuid';
-import { ATHLETE, type Browser, House, pointers, SEQUENCE } from './house.js';
+import { type Answer, ATHLETE, type Browser, House, pointers, SEQUENCE } from './house.js';
 
 let house: House;
 let coach: Browser;
@@ -17,7 +17,8 @@ const NAMES = ['Ede', 'Abe', 'Coy', 'Coy', 'Bea', '100 % Dee', 'Émile'];
 async function pages(path: string, between: () => Promise<unknown> = () => Promise.resolve()): Promise<string[][]> {
   const all: string[][] = [];
   for (let next: string | null = path; next !== null;) {
-    const { body, headers } = await coach.ask<AthleteListItem[]>('GET', next);
+    const page: Answer<AthleteListItem[]> = await coach.ask<AthleteListItem[]>('GET', next);
+    const { body, headers } = page;
     all.push(body.map(({ name }) => name));
     next = /<\/api([^>]+)>; rel="next"/.exec(String(headers['link'] ?? ''))?.[1] ?? null;
     await between();

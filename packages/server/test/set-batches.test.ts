@@ -40,7 +40,7 @@ describe('thirty phones at once', () => {
     const sessions = await Promise.all(Array.from({ length: 5 }, begun));
     const sets = Array.from({ length: 60 }, (_, index) => ({ id: uuid(), session: sessions[index % 5]!, doneAmount: 1 + (index % 8) }));
     // Each is sent twice, as on bad Wi-Fi.
-    const sent = [...sets, ...sets].map(({ id, session, doneAmount }, index) => add(session, id, { doneAmount, set: 1 }));
+    const sent = [...sets, ...sets].map(({ id, session, doneAmount }) => add(session, id, { doneAmount, set: 1 }));
     expect(new Set(await Promise.all(sent))).toEqual(new Set([204]));
     for (const session of sessions) {
       const record = await read(session);

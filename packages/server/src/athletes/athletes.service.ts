@@ -47,7 +47,7 @@ export class AthletesService {
     const items = shown.map((row) => ({
       ...athleteView(row),
       lastSessionAt: row.lastSessionAt?.toISOString() ?? null,
-      recentDays: (recent.get(row.id) ?? []).map(({ onDay, sessions }) => ({ day: onDay, sessions: Number(sessions) })),
+      recentDays: (recent.get(row.id) ?? []).map(({ onDay, sessions }) => ({ day: onDay, sessions })),
     }));
     return { items, end };
   }

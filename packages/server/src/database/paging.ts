@@ -17,7 +17,7 @@ function placeOf(text: string, columns: readonly SortColumn[]): PagePlace {
       Array.isArray(place) &&
       place.length === columns.length &&
       place.every((each) => typeof each === 'string' || typeof each === 'number');
-    if (isPlace) return place as PagePlace;
+    if (isPlace) return place;
   } catch {
     // What is no place is answered below.
   }
@@ -89,7 +89,7 @@ export function sendPage<T>(reply: FastifyReply, { items, end }: PageOf<T>): T[]
   if (end !== null) {
     const { pathname, searchParams } = new URL(reply.request.url, 'http://localhost');
     searchParams.set('after', placeText(end));
-    reply.header('link', `<${pathname}?${searchParams}>; rel="next"`);
+    reply.header('link', `<${pathname}?${searchParams.toString()}>; rel="next"`);
   }
   return items;
 }

@@ -16,11 +16,15 @@ export const command = (manager: EntityManager, text: string, parameters: readon
 function answerOf<A>(manager: EntityManager, text: string, parameters: readonly unknown[]): Promise<A> {
   const { queryRunner, dataSource } = manager;
   if (queryRunner) return queryRunner.query(text, [...parameters]) as Promise<A>;
+  // oxlint-disable-next-line house/no-double-cast -- TypeORM’s driver has it, but doesn’t say so
   const { pool } = dataSource.driver as unknown as { readonly pool: Pool };
   return new Promise((resolve, reject) => {
     const failed = (error: Error) => reject(new QueryFailedError(text, [...parameters], error));
     pool.getConnection((refused: Error | null, connection: PoolConnection) => {
-      if (refused) return failed(refused);
+      if (refused) {
+        failed(refused);
+        return;
+      }
       const answered = (error: QueryError | null, rows: unknown) => {
         connection.release();
         if (error) failed(error);

@@ -46,7 +46,7 @@ export async function readRows<E extends ObjectLiteral>(
   const { metadata } = manager.getRepository(entity);
   const { where, select, order = {}, sort = [], take, also = [], forUpdate } = wanted;
   const columns = select ? metadata.columns.filter(({ propertyName }) => propertyName in select) : metadata.columns;
-  const { condition, parameters } = conditionOf(metadata, where as Record<string, unknown>);
+  const { condition, parameters } = conditionOf(metadata, where);
   const sorted = [
     ...Object.entries(order).map(([property, direction]) => `${columnOf(metadata, property)} ${direction === 'DESC' ? 'DESC' : 'ASC'}`),
     ...sort.map(({ column, direction }) => `${column} ${direction}`),
@@ -63,6 +63,7 @@ export async function readRows<E extends ObjectLiteral>(
   return rows.map((row) => {
     const entry = Object.create(prototype) as Record<string, unknown>;
     for (const column of columns) entry[column.propertyName] = driver.prepareHydratedValue(row[column.databaseName], column);
+    // oxlint-disable-next-line house/no-double-cast -- it is built of the columns of E, which the types can’t know
     return entry as unknown as E;
   });
 }

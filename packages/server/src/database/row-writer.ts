@@ -37,7 +37,7 @@ export async function updateRows<E extends ObjectLiteral>(
 ): Promise<number> {
   const { metadata } = manager.getRepository(entity);
   const { driver } = manager.dataSource;
-  const entries = Object.entries(change).filter(([, value]) => value !== undefined);
+  const entries = Object.entries<unknown>(change).filter(([, value]) => value !== undefined);
   if (entries.length === 0) return 0;
   const set = entries.map(([property, value]) => {
     const column = metadata.findColumnWithPropertyName(property);
@@ -46,7 +46,7 @@ export async function updateRows<E extends ObjectLiteral>(
       value: column ? (driver.preparePersistentValue(value, column) as unknown) : value,
     };
   });
-  const { condition, parameters } = conditionOf(metadata, where as Record<string, unknown>);
+  const { condition, parameters } = conditionOf(metadata, where);
   const text = `UPDATE ${quoted(metadata.tableName)} SET ${set.map((each) => each.text).join(', ')} WHERE ${condition}`;
   const result: ResultSetHeader = await command(manager, text, [...set.map(({ value }) => value), ...parameters]);
   return result.affectedRows;

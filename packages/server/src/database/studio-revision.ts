@@ -9,11 +9,11 @@ export const raiseRevision = (manager: EntityManager, studioId: string): Promise
     studioId,
   ]);
 
-const apart = new Set<EntityTarget<never>>();
+const apart = new Set<unknown>();
 
 /** Marks rows that no kept answer shows: writing them raises no revision, so that those who record at once need not wait for each other. */
 export const ShownByNoList = (): ClassDecorator => (entity) => {
-  apart.add(entity as unknown as EntityTarget<never>);
+  apart.add(entity);
 };
 
 /** Whether writing rows of an entity changes what lists show. */

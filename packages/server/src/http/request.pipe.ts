@@ -36,7 +36,7 @@ export class RequestPipe extends ValidationPipe {
       name,
       typeof text === 'string' && isUuid(text) ? text.toLowerCase() : text,
     ]);
-    const address = Object.fromEntries(lower);
+    const address = Object.fromEntries(lower) as Record<string, unknown>;
     if (metadata.metatype && areItsIds(metadata.metatype, address)) return instanceOf(metadata.metatype as Type<object>, address);
     return super.transform(address, metadata).catch(() => {
       throw notFound('entry');

@@ -38,7 +38,7 @@ interface Kept {
  * Marks an answer that depends on what the studio has stored, and on its day, alone: until something is written it is sent again as it is.
  * @param holdsIf whether an answer is one to keep
  */
-export const HoldsWhileUnchanged = <A>(holdsIf: (answer: A) => boolean = () => true) =>
+export const HoldsWhileUnchanged = (holdsIf: (answer: never) => boolean = () => true) =>
   applyDecorators(SetMetadata(HOLDS_IF, holdsIf), UseInterceptors(UnchangedInterceptor));
 
 /** What was answered before, of all studios. */

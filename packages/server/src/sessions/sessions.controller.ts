@@ -37,7 +37,7 @@ export class SessionsController {
 
   @Get()
   // What is recorded of a running session changes its entry without a word to anybody else.
-  @HoldsWhileUnchanged<SessionPage>(({ items }) => items.every(({ ending }) => ending !== null))
+  @HoldsWhileUnchanged(({ items }: SessionPage) => items.every(({ ending }) => ending !== null))
   list(
     @Studio() scope: StudioScope,
     @Query() { athlete, before, find, only, limit = SESSION_PAGE.usual }: SessionsQuery,

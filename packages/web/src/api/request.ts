@@ -110,3 +110,9 @@ async function answerTo(path: string, { method = 'GET', body, ifMatch, signal }:
 /** Whether the server refused for this reason, by the last word of the problem’s type. */
 export const isProblem = (error: unknown, name: string): error is ProblemError =>
   error instanceof ProblemError && error.problem.type === `urn:clay-pot:problem:${name}`;
+
+/** Whether asking again could not help: the server understood and said no. */
+export function isFinal(error: unknown): boolean {
+  if (error instanceof OfflineError || isProblem(error, 'sign-in-needed')) return false;
+  return error instanceof ProblemError && error.problem.status < 500 && error.problem.status !== 429;
+}

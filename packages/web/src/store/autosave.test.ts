@@ -7,17 +7,14 @@ import { switchAccount } from './device-storage.js';
 const titled = (title: string): Sequence => ({ title, purpose: '', budgetMin: 10, pacing: USUAL_PACING, blocks: [] });
 const STORED = { document: titled('Stored'), etag: '"1"' };
 const THEIRS = { id: 's', etag: '"7"', updatedAt: '2026-05-04T08:00:00.000Z', document: titled('Theirs') };
-const STALE = new ProblemError(
-  {
-    type: 'urn:clay-pot:problem:stale-edit',
-    title: '',
-    status: 412,
-    detail: '',
-    current: THEIRS,
-    changes: [],
-  } as never,
-  THEIRS.etag,
-);
+const PROBLEM = (status: number, detail: string) =>
+  new ProblemError({ type: 'urn:clay-pot:problem:database-away', title: '', status, detail } as never, null);
+const staleWith = (current: typeof THEIRS) =>
+  new ProblemError(
+    { type: 'urn:clay-pot:problem:stale-edit', title: '', status: 412, detail: '', current, changes: [] } as never,
+    current.etag,
+  );
+const STALE = staleWith(THEIRS);
 
 let sent: [title: string, etag: string][];
 /** What the server does with the next documents, one after the other; it takes them once nothing is told any more. */
@@ -99,6 +96,28 @@ describe('what is edited', () => {
     await pass(0);
     expect([sent.at(-1), kind(after)]).toEqual([['Unsaved', '"1"'], 'saved']);
     expect(open().open().title).toBe('Stored');
+  });
+
+  test('is sent again while the server can’t store it, and says why', async () => {
+    const autosave = open();
+    replies = [PROBLEM(507, 'The disk is full.'), PROBLEM(503, 'The database is away.')];
+    autosave.changed(titled('Kept'));
+    await pass(SAVE_AFTER_MS);
+    expect(autosave.state.getState()).toEqual({ kind: 'waiting', reason: 'The disk is full.' });
+    await pass(2 * RETRY_AFTER_MS);
+    expect([sent.length, kind(autosave)]).toEqual([3, 'saved']);
+  });
+
+  test('is saved where only the answer was lost: nobody is asked about a conflict with themselves', async () => {
+    const autosave = open();
+    const mine = { ...THEIRS, document: titled('Mine') };
+    replies = [new OfflineError(), staleWith(mine)];
+    autosave.changed(mine.document);
+    await pass(SAVE_AFTER_MS + RETRY_AFTER_MS);
+    expect([kind(autosave), shown]).toEqual(['saved', []]);
+    autosave.changed(titled('Mine, further'));
+    await pass(SAVE_AFTER_MS);
+    expect(sent.at(-1)).toEqual(['Mine, further', '"7"']);
   });
 
   test('is not sent again when the server refuses it, until it is changed', async () => {

@@ -1,6 +1,7 @@
 import type { Problem } from '@clay-pot/contracts';
 import { createStore } from 'zustand';
-import { isProblem, OfflineError } from '../api/request.js';
+import { same } from '@clay-pot/core';
+import { isFinal, isProblem, OfflineError, ProblemError } from '../api/request.js';
 import { accountStorage } from './device-storage.js';
 
 /** A change is sent when nothing more has been typed for this long. */
@@ -14,6 +15,8 @@ export type SaveState<D = unknown> =
   | { kind: 'unsaved' }
   | { kind: 'saving' }
   | { kind: 'offline' }
+  /** The server can’t store it now, and says why: it is tried again. */
+  | { kind: 'waiting'; reason: string }
   | { kind: 'refused'; reason: string }
   | { kind: 'stale'; stale: Stale<D> };
 
@@ -100,15 +103,30 @@ export class Autosave<D> {
         ({ etag: this.etag } = await this.outside.put(document, this.etag));
         this.saved = document;
       }
-      accountStorage.removeItem(copyKey(this.id));
-      this.tell({ kind: 'saved' });
-      this.outside.stored();
+      this.wasStored();
     } catch (error) {
-      this.tell(stateAfter<D>(error));
-      if (error instanceof OfflineError && !this.isClosed) this.saving = setTimeout(() => void this.save(), RETRY_AFTER_MS);
+      const state = stateAfter<D>(error);
+      const isOurs = state.kind === 'stale' && same(state.stale.current.document, this.latest);
+      if (state.kind === 'stale' && isOurs) {
+        // It was stored before, and only the answer was lost.
+        this.etag = state.stale.current.etag;
+        this.saved = this.latest;
+        this.wasStored();
+        return;
+      }
+      this.tell(state);
+      if ((state.kind === 'offline' || state.kind === 'waiting') && !this.isClosed) {
+        this.saving = setTimeout(() => void this.save(), RETRY_AFTER_MS);
+      }
     } finally {
       this.isBusy = false;
     }
+  }
+
+  private wasStored(): void {
+    accountStorage.removeItem(copyKey(this.id));
+    this.tell({ kind: 'saved' });
+    this.outside.stored();
   }
 
   /** Answers a stale edit: my version goes on top of theirs, or theirs takes the place of mine. */
@@ -168,5 +186,6 @@ export function readCopy<D>(id: string): Versioned<D> | null {
 function stateAfter<D>(error: unknown): SaveState<D> {
   if (isProblem(error, 'stale-edit')) return { kind: 'stale', stale: error.problem as Problem & Stale<D> };
   if (error instanceof OfflineError) return { kind: 'offline' };
+  if (error instanceof ProblemError && !isFinal(error)) return { kind: 'waiting', reason: error.message };
   return { kind: 'refused', reason: error instanceof Error ? error.message : String(error) };
 }

@@ -1,7 +1,7 @@
 import { v7 as uuid } from 'uuid';
 import { create } from 'zustand';
 import { refreshAfterSession } from '../api/queries.js';
-import { isProblem, OfflineError, ProblemError, request } from '../api/request.js';
+import { isFinal, type ProblemError, request } from '../api/request.js';
 import { accountStorage, currentAccount, onAccount } from './device-storage.js';
 import { keepingFailed, keepingWorked } from './keeping.js';
 import { accountOnDevice } from './me.js';
@@ -138,7 +138,7 @@ async function sendAll(): Promise<void> {
       await next.settle();
     } catch (error) {
       if (!isFinal(error)) return;
-      await next.settle(error.message);
+      await next.settle((error as ProblemError).message);
     }
     if (useOutbox.getState().messages.length === 0) void refreshAfterSession();
   }
@@ -171,12 +171,6 @@ function takeOut(message: OutboxMessage, reason?: string): void {
     messages: messages.filter((other) => (message.id === undefined ? other !== message : other.id !== message.id)),
     refused: reason === undefined ? refused : [...refused, { ...message, reason }],
   }));
-}
-
-/** Whether asking again could not help: the server understood and said no. */
-function isFinal(error: unknown): error is ProblemError {
-  if (error instanceof OfflineError || isProblem(error, 'sign-in-needed')) return false;
-  return error instanceof ProblemError && error.problem.status < 500 && error.problem.status !== 429;
 }
 
 /** Takes over what an older version kept in the browser's storage. */

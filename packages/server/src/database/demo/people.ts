@@ -1,7 +1,7 @@
 import type { AthleteInput } from '@clay-pot/contracts';
 import { type Equipment, FORM, type Hand, type RecordedCaution } from '@clay-pot/core';
 import { DEMO_GOALS } from './programmes.js';
-import { type Build, BUILDS } from './readings.js';
+import { type Build, BUILDS } from './builds.js';
 import type { SequenceKey } from './sequences.js';
 
 /** The course of somebody's weeks: how often they come, what goes wrong, and how much discomfort is usual. */

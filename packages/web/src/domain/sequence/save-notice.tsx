@@ -27,9 +27,10 @@ export function SaveNotice({ state, settle }: { state: SaveState; settle: (keep:
     unsaved: 'Not saved yet',
     saving: 'Saving…',
     offline: 'Saved on this device',
+    waiting: 'Saved on this device',
     refused: 'Not saved',
   }[state.kind];
-  const isWorry = state.kind === 'offline' || state.kind === 'refused';
+  const isWorry = state.kind === 'offline' || state.kind === 'waiting' || state.kind === 'refused';
   return (
     <>
       <p
@@ -40,6 +41,11 @@ export function SaveNotice({ state, settle }: { state: SaveState; settle: (keep:
       >
         {words}
       </p>
+      {state.kind === 'waiting' && (
+        <p role="alert" className={NOTICE}>
+          <b>Couldn’t save yet:</b> {state.reason} Your changes are kept on this device, and we’ll keep trying.
+        </p>
+      )}
       {state.kind === 'refused' && (
         <p role="alert" className={NOTICE}>
           <b>Couldn’t save:</b> {state.reason}
