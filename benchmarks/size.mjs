@@ -117,13 +117,12 @@ function row(name, [got, least1], least) {
 
 /** A set each to sessions that are running, beside a bare insert. */
 async function setAppend() {
-  const athlete = athletes[0];
   const [sequence] = await ids(`SELECT id FROM sequences WHERE title = 'Warm thumbs'`);
   const { document } = await read(`/sequences/${sequence}`);
   const sessions = [];
-  for (let index = 0; index < CONNECTIONS; index++) {
+  for (const athleteId of athletes) {
     const id = uuid();
-    const body = { athleteId: athlete, sequenceId: sequence, startedAt: new Date().toISOString(), plan: document };
+    const body = { athleteId, sequenceId: sequence, startedAt: new Date().toISOString(), plan: document };
     const begun = await fetch(`${base}/sessions/${id}`, {
       method: 'PUT',
       headers: { ...headers, 'content-type': 'application/json' },

@@ -82,7 +82,7 @@ export async function addSets(
     await held.of(DoneSetRow).insertAll(fresh);
     const freshOf = groupedBy(fresh, ({ sessionId }) => sessionId);
     const done = [...freshOf].map(([sessionId, added]) => {
-      const all = [...(storedOf.get(sessionId) ?? []), ...added].sort(byEnd);
+      const all = inOrder([...(storedOf.get(sessionId) ?? []), ...added]);
       const { planId, revision } = must(sessionOf.get(sessionId), 'the session of a set');
       learned.set(sessionId, { revision: revision + 1, sets: all });
       return [sessionId, completion(plannedAgainstDone(timelineOf(planOf(planId), library.movement), all))] as const;
@@ -132,6 +132,12 @@ const MOST_SESSIONS = 300;
 
 type Ended = Pick<DoneSetRow, 'endedAt' | 'id'>;
 const byEnd = (a: Ended, b: Ended) => a.endedAt.getTime() - b.endedAt.getTime() || (a.id < b.id ? -1 : 1);
+
+/** Most arrive in the order in which they ended. */
+function inOrder(sets: KnownSet[]): KnownSet[] {
+  const isInOrder = sets.every((set, index) => index === 0 || byEnd(sets[index - 1] ?? set, set) <= 0);
+  return isInOrder ? sets : sets.sort(byEnd);
+}
 
 /** How much is done of each session, in one statement. */
 async function storeCompletion(held: StudioScope, done: readonly (readonly [sessionId: string, share: number])[]): Promise<void> {

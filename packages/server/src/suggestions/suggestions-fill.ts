@@ -5,6 +5,9 @@ import { forStudio } from '../http/request-context.js';
 import { KeptAnswersService, type Revised } from '../kept/kept-answers.service.js';
 import { SuggestionWorkService } from './suggestion-work.service.js';
 
+/** While one is computed the next is read. */
+const AT_ONCE = 2;
+
 /** Finds suggestions that are missing, athlete by athlete, when nothing else is computed: nobody waits for a whole studio. */
 @Injectable()
 export class SuggestionsFill implements OnModuleDestroy {
@@ -26,7 +29,10 @@ export class SuggestionsFill implements OnModuleDestroy {
     this.left.set(studioId, left);
     for (const athlete of stale) left.set(athlete.id, athlete);
     const running =
-      this.filling.get(studioId) ?? forStudio(studioId, () => this.go(scope, left)).finally(() => this.filling.delete(studioId));
+      this.filling.get(studioId) ??
+      forStudio(studioId, () => Promise.all(Array.from({ length: AT_ONCE }, () => this.go(scope, left))))
+        .then(() => undefined)
+        .finally(() => this.filling.delete(studioId));
     this.filling.set(studioId, running);
     return running;
   }
