@@ -158,6 +158,8 @@ function lessOf(view: SessionView, { block, movement, level }: BlockView): Edit[
     .map((less): Edit[] => [{ kind: 'change', blockId: block.id, dose: less }]);
 }
 
+/** A spring or a band that is less than a tenth lighter is the same to a hand: weights are told apart from about a fiftieth to a tenth on. */
+const FELT_LIGHTER = 0.9;
 /** Shares of a weight on the way down. */
 const LIGHTER = [0.75, 0.5];
 /** Less on the bar, the spring or the band than there is, where the coach or the level names it in kilograms: the next lighter ones that the studio owns. */
@@ -167,7 +169,7 @@ function lighter(dose: Dose, level: Level, movement: Movement, grades: readonly 
   if (!name || !now || dose.effortPercent !== undefined) return [];
   const owned = gradesFor(grades, movement);
   if (owned.length > 0) {
-    const less = owned.filter(({ kg }) => kg < now).toReversed();
+    const less = owned.filter(({ kg }) => kg <= now * FELT_LIGHTER).toReversed();
     return less.map(({ kg }) => withOwnSet(dose, name, kg));
   }
   const { step } = OWN_LOADS[name].limit;

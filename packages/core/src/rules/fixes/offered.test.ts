@@ -60,6 +60,24 @@ test('less of a band is the next lighter one that the studio owns', () => {
   expect(less([])[0]).toBe(1.25);
 });
 
+test('a band that nobody feels to be lighter is none', () => {
+  const view = viewOf(
+    ask(write([['strength', 'grip.band-opening', 'light', '2x12 rest60']]), {
+      person: {
+        ...person,
+        grades: [
+          { kind: 'band', name: 'Yellow', kg: 0.5 },
+          { kind: 'band', name: 'Green', kg: 0.8 },
+        ],
+      },
+    }),
+  );
+  const tries = gentlerOf('less', view, view.blocks[0]!, 'hurts');
+  const bands = tries.flatMap((edits) => edits.flatMap((edit) => (edit.kind === 'change' ? (edit.dose?.load?.bandKg ?? []) : [])));
+  // The level’s own is 0.82 kg.
+  expect(bands).toEqual([0.5]);
+});
+
 describe('what would answer a finding', () => {
   test('follows a yoga routine through its checks without losing a block', () => {
     let view = seen(YOGA);
