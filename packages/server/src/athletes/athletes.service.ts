@@ -47,16 +47,16 @@ export class AthletesService {
     const items = shown.map((row) => ({
       ...athleteView(row),
       lastSessionAt: row.lastSessionAt?.toISOString() ?? null,
-      recentDays: (recent.get(row.id) ?? []).map(({ onDay, sessions }) => ({ day: onDay, sessions })),
+      recentDays: (recent.get(row.id) ?? []).map(({ onDay, sessions }) => ({ day: onDay, sessions: Number(sessions) })),
     }));
     return { items, end };
   }
 
   /** On how many sessions of the last weeks each day had. */
   private async recentDays(scope: StudioScope, ids: readonly string[]) {
-    if (ids.length === 0) return new Map<string, { onDay: string; sessions: number }[]>();
+    if (ids.length === 0) return new Map<string, DayCount[]>();
     const since = addDays(dayIn(scope.timeZone, this.clock.now()), -STRIP_DAYS);
-    const rows = await scope.select<{ athleteId: string; onDay: string; sessions: number }>(
+    const rows = await scope.select<DayCount>(
       `SELECT athlete_id AS athleteId, on_day AS onDay, COUNT(*) AS sessions FROM sessions
        WHERE studio_id = ? AND athlete_id IN (?) AND started_at >= ? AND on_day >= ? GROUP BY athlete_id, on_day ORDER BY on_day`,
       [ids, addDays(since, -1), since],
@@ -91,6 +91,13 @@ export class AthletesService {
     const faults = isStale ? [] : checkStopsStand(before?.cautions ?? [], input.cautions);
     if (faults.length > 0) throw invalid(faults);
   }
+}
+
+/** Sessions of an athlete on a day; the driver hands counts over as text. */
+interface DayCount {
+  readonly athleteId: string;
+  readonly onDay: string;
+  readonly sessions: string;
 }
 
 /** A row as the API shows it. */
