@@ -43,7 +43,7 @@ const after = await untilStatus(200);
 console.log(
   `full: ${refused.status} ${refused.detail} (${refused.ms} ms); reads ${reads.join(', ')}; with room again: ${after.status} after ${after.waitedMs} ms`,
 );
-if (refused.status !== 507 || reads.some((status) => status !== 200) || after.status !== 200) problems.push('A full disk was not borne.');
+if (refused.status !== 507 || reads.some((status) => status !== 200) || after.status !== 200) problems.push('A full disk was not handled.');
 
 process.kill(database.pid, 'SIGSTOP');
 const [stalledRead, stalledWrite] = await Promise.all([timed(() => fetch(`${base}/athletes?find=b`, { headers })), write()]);
@@ -52,7 +52,7 @@ const again = await untilStatus(200);
 console.log(
   `stalled: read ${stalledRead.status} after ${stalledRead.ms} ms; write ${stalledWrite.status} ${stalledWrite.detail}; going again: ${again.status} after ${again.waitedMs} ms`,
 );
-if (stalledRead.status !== 503 || stalledWrite.status !== 503 || again.status !== 200) problems.push('A stalled database was not borne.');
+if (stalledRead.status !== 503 || stalledWrite.status !== 503 || again.status !== 200) problems.push('A stalled database was not handled.');
 
 server.kill('SIGTERM');
 await once(server, 'exit');

@@ -8,6 +8,9 @@ export const bundled = (project) => join(DATA, 'unit', project);
 
 const packageOf = (name) => join(ROOT, 'packages', name);
 
+/** Packages of which another version lies at the root, where bundles would find it: these come with them. */
+const OF_THE_SERVER = ['lru-cache'];
+
 /**
  * Tests run in a context of their own, which loads every module again: a screen’s test loads some two thousand. Bundled, all tests of a project share a few files.
  * Core and web are bundled from their sources, other packages as they were built.
@@ -21,7 +24,7 @@ const PROJECTS = {
     tests: /\.test\.ts$/,
     built: 'server',
     groups: 8,
-    keepsOut: (id) => /^[^./]/.test(id) && !id.startsWith('@clay-pot/'),
+    keepsOut: (id) => /^[^./]/.test(id) && !id.startsWith('@clay-pot/') && !OF_THE_SERVER.includes(id),
   },
   web: { folders: ['web/src'], tests: /\.test\.ts$/, setup: 'jest.storage' },
   pieces: { folders: ['web/src'], tests: /\.test\.tsx$/, setup: 'jest.document' },

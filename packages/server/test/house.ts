@@ -1,6 +1,14 @@
 import { setTimeout as sleep } from 'node:timers/promises';
 import { afterAll } from '@jest/globals';
-import type { AthleteSuggestion, StudioSuggestions, AthleteInput, MethodInput, MovementInput, Problem } from '@clay-pot/contracts';
+import type {
+  DoneSetInput,
+  AthleteSuggestion,
+  StudioSuggestions,
+  AthleteInput,
+  MethodInput,
+  MovementInput,
+  Problem,
+} from '@clay-pot/contracts';
 import { type Block, findLevel, type Movement, type Sequence, USUAL_PACING } from '@clay-pot/core';
 import { shippedMovement, METHODS } from '@clay-pot/core/library';
 import type { NestFastifyApplication } from '@nestjs/platform-fastify';
@@ -26,6 +34,8 @@ afterAll(() => Promise.all(opened.map((app) => app.close())));
 
 /** A coach's browser: asks with their cookie. */
 export interface Browser {
+  /** As it is sent. */
+  readonly cookie: string;
   ask<T = Problem>(method: string, path: string, body?: unknown, headers?: Record<string, string>): Promise<Answer<T>>;
 }
 
@@ -100,6 +110,7 @@ export class House {
 
   stranger(cookie?: string): Browser {
     return {
+      cookie: cookie ?? '',
       ask: async (method, path, body, headers = {}) => {
         const response = await this.app.inject({
           method: method as 'GET',
@@ -160,6 +171,21 @@ export function copyOf(movement: Movement, name: string): MovementInput {
 }
 
 const { id: _method, ...dailyRange } = METHODS['daily-range'];
+/** A whole set of the second block of `SEQUENCE`. */
+export const SET: DoneSetInput = {
+  blockId: 'b1',
+  movementId: 'grip.ball-squeeze',
+  levelId: 'soft',
+  set: 1,
+  side: 'left',
+  direction: null,
+  unit: 'repetitions',
+  plannedAmount: 8,
+  doneAmount: 8,
+  endedAt: '2026-05-04T08:02:00.000Z',
+  corrects: null,
+};
+
 export const OWN_METHOD: MethodInput = { ...dailyRange, name: 'Own method' };
 
 /** A picture of a hand that somebody agreed to have kept. */

@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import type { Athlete, DoneSetInput, Problem, SessionInput, SessionPage, SessionRecord } from '@clay-pot/contracts';
 import { v7 as uuid } from 'uuid';
-import { allSuggestions, ATHLETE, type Browser, furnish, House, pointers, SEQUENCE } from './house.js';
+import { allSuggestions, ATHLETE, type Browser, furnish, House, pointers, SEQUENCE, SET } from './house.js';
 
 let house: House;
 let coach: Browser;
@@ -15,19 +15,6 @@ beforeAll(async () => {
 const START = '2026-05-04T08:00:00.000Z';
 const begin = (id: string, change: Partial<Record<keyof SessionInput, unknown>> = {}) =>
   coach.ask<SessionRecord>('PUT', `/sessions/${id}`, { ...ids, plan: SEQUENCE, startedAt: START, ...change });
-const SET: DoneSetInput = {
-  blockId: 'b1',
-  movementId: 'grip.ball-squeeze',
-  levelId: 'soft',
-  set: 1,
-  side: 'left',
-  direction: null,
-  unit: 'repetitions',
-  plannedAmount: 8,
-  doneAmount: 8,
-  endedAt: '2026-05-04T08:02:00.000Z',
-  corrects: null,
-};
 const addSet = (id: string, setId: string, change: Partial<DoneSetInput> = {}) =>
   coach.ask('PUT', `/sessions/${id}/sets/${setId}`, { ...SET, ...change });
 const REPORT = { blockId: 'b1', discomfort: 2, exertion: 5, note: '', at: '2026-05-04T08:03:00.000Z' };

@@ -2,7 +2,7 @@ import { beforeAll, describe, expect, test } from '@jest/globals';
 import type { DoneSetInput, SessionRecord } from '@clay-pot/contracts';
 import { completion } from '@clay-pot/core';
 import { v7 as uuid } from 'uuid';
-import { type Browser, furnish, House, SEQUENCE } from './house.js';
+import { type Browser, furnish, House, SEQUENCE, SET } from './house.js';
 
 let house: House;
 let coach: Browser;
@@ -13,19 +13,6 @@ beforeAll(async () => {
   ids = await furnish(coach);
 });
 
-const SET: DoneSetInput = {
-  blockId: 'b1',
-  movementId: 'grip.ball-squeeze',
-  levelId: 'soft',
-  set: 1,
-  side: 'left',
-  direction: null,
-  unit: 'repetitions',
-  plannedAmount: 8,
-  doneAmount: 4,
-  endedAt: '2026-05-04T08:02:00.000Z',
-  corrects: null,
-};
 async function begun(): Promise<string> {
   const id = uuid();
   await coach.ask('PUT', `/sessions/${id}`, { ...ids, plan: SEQUENCE, startedAt: '2026-05-04T08:00:00.000Z' });

@@ -1,7 +1,8 @@
 import { beforeAll, describe, expect, jest, test } from '@jest/globals';
 import type { Athlete, AthleteListItem, SessionPage, Today } from '@clay-pot/contracts';
+import { gunzipSync } from 'node:zlib';
 import { v7 as uuid } from 'uuid';
-import { KeptResponses } from '../src/http/kept-responses.js';
+import { AnsweredBefore } from '../src/http/unchanged.interceptor.js';
 import { TogetherLookup } from '../src/database/together-lookup.js';
 import { TodayService } from '../src/today/today.service.js';
 import { ATHLETE, type Browser, House, SEQUENCE } from './house.js';
@@ -65,17 +66,26 @@ describe('an answer that is kept', () => {
   });
 });
 
-test('what was used last stays, within a bound of size', () => {
-  const kept = new KeptResponses<number>((size) => size);
-  kept.set('a', 5_000_000);
-  for (let index = 0; index < 5; index++) {
-    kept.set(`b${index}`, 4_000_000);
-    expect(kept.get('a')).toBe(5_000_000);
-  }
-  // One more is too many: the one that nobody asked for goes.
-  expect([kept.get('b0'), kept.get('b4')]).toEqual([undefined, 4_000_000]);
-  kept.set('c', 20_000_000);
-  expect(kept.get('c')).toBeUndefined();
+test('many small answers are bounded like a few large ones', async () => {
+  const before = house.app.get(AnsweredBefore).kept;
+  await coach.ask('GET', '/class');
+  const few = before.calculatedSize;
+  for (let index = 0; index < 20; index++) await coach.ask('GET', `/athletes?find=nobody${index}`);
+  // An empty list is two bytes: what an entry takes beside them counts.
+  expect(before.calculatedSize - few).toBeGreaterThan(20 * 500);
+  expect(before.maxSize).toBeLessThan(50_000_000);
+});
+
+test('a browser that reads gzip gets the same answer compressed, with its version', async () => {
+  const plain = await coach.ask<AthleteListItem[]>('GET', '/athletes');
+  for (let turn = 0; turn < 40; turn++) await coach.ask('PUT', `/athletes/${uuid()}`, { ...ATHLETE, name: `Extra ${turn}` });
+  const { headers, rawPayload } = await house.app.inject({
+    url: '/api/athletes',
+    headers: { cookie: coach.cookie, 'accept-encoding': 'gzip' },
+  });
+  expect(headers).toMatchObject({ 'content-encoding': 'gzip', vary: 'accept-encoding' });
+  const people = JSON.parse(gunzipSync(rawPayload).toString()) as AthleteListItem[];
+  expect(people).toHaveLength(plain.body.length + 40);
 });
 
 test('what is asked for together is one question; who asks later is not answered by an earlier one', async () => {

@@ -1,8 +1,7 @@
 import { AssignmentInput, type AssignmentItem, AssignmentsQuery, ById } from '@clay-pot/contracts';
-import { Body, Controller, Delete, Get, HttpCode, Param, Put, Query, Res } from '@nestjs/common';
-import type { FastifyReply } from 'fastify';
-import { sendPage } from '../database/paging.js';
-import { HoldsWhileUnchanged } from '../http/unchanged.interceptor.js';
+import { Body, Controller, Delete, Get, HttpCode, Param, Put, Query } from '@nestjs/common';
+import type { PageOf } from '../database/paging.js';
+import { ListPage } from '../http/list-page.js';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
 import { AssignmentsService } from './assignments.service.js';
@@ -13,13 +12,9 @@ export class AssignmentsController {
   constructor(private readonly assignments: AssignmentsService) {}
 
   @Get()
-  @HoldsWhileUnchanged()
-  async list(
-    @Studio() scope: StudioScope,
-    @Query() query: AssignmentsQuery,
-    @Res({ passthrough: true }) reply: FastifyReply,
-  ): Promise<AssignmentItem[]> {
-    return sendPage(reply, await this.assignments.list(scope, query));
+  @ListPage()
+  list(@Studio() scope: StudioScope, @Query() query: AssignmentsQuery): Promise<PageOf<AssignmentItem>> {
+    return this.assignments.list(scope, query);
   }
 
   @Put(':id')

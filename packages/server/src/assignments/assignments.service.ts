@@ -3,7 +3,7 @@ import { Injectable } from '@nestjs/common';
 import { In, IsNull } from 'typeorm';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import { namesOf } from '../athletes/names.js';
-import { pageFrom, type PageOf, pageWanted } from '../database/paging.js';
+import { BY_ID, pageFrom, type PageOf, pageWanted } from '../database/paging.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { notFound } from '../http/problem.js';
 import { raiseEvidence } from '../kept/evidence-revision.js';
@@ -15,7 +15,7 @@ import { AssignmentRow } from './assignment.entity.js';
 export class AssignmentsService {
   /** Of one athlete or of everybody, without those of removed sequences. */
   async list(scope: StudioScope, { athleteId, ...page }: AssignmentsQuery): Promise<PageOf<AssignmentItem>> {
-    const wanted = pageWanted(page, BY_ID);
+    const wanted = pageWanted(page, [BY_ID]);
     const also = [...wanted.also, { text: IS_THERE, parameters: [] }];
     const rows = await scope.of(AssignmentRow).find({ where: athleteId === undefined ? {} : { athleteId }, ...wanted, also });
     const { shown, end } = pageFrom(rows, page, ({ id }) => [id]);
@@ -49,7 +49,6 @@ export class AssignmentsService {
   }
 }
 
-const BY_ID = [{ column: 'id', direction: 'ASC' }] as const;
 const IS_THERE = 'EXISTS (SELECT 1 FROM sequences WHERE sequences.id = assignments.sequence_id AND sequences.removed_at IS NULL)';
 
 /** Rows with what they name; those of removed sequences are left out. */

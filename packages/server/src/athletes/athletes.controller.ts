@@ -3,7 +3,8 @@ import { Body, Controller, Get, Headers, Param, Put, Query, Res } from '@nestjs/
 import type { FastifyReply } from 'fastify';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
-import { sendPage } from '../database/paging.js';
+import type { PageOf } from '../database/paging.js';
+import { ListPage } from '../http/list-page.js';
 import { HoldsWhileUnchanged } from '../http/unchanged.interceptor.js';
 import { tagged } from '../http/etag.js';
 import { AthletesService } from './athletes.service.js';
@@ -14,13 +15,9 @@ export class AthletesController {
   constructor(private readonly athletes: AthletesService) {}
 
   @Get()
-  @HoldsWhileUnchanged()
-  async list(
-    @Studio() scope: StudioScope,
-    @Query() query: AthletesQuery,
-    @Res({ passthrough: true }) reply: FastifyReply,
-  ): Promise<AthleteListItem[]> {
-    return sendPage(reply, await this.athletes.list(scope, query));
+  @ListPage()
+  list(@Studio() scope: StudioScope, @Query() query: AthletesQuery): Promise<PageOf<AthleteListItem>> {
+    return this.athletes.list(scope, query);
   }
 
   @Get(':id')

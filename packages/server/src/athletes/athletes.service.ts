@@ -1,8 +1,7 @@
 import type { Athlete, AthleteInput, AthleteListItem, AthleteOrder, AthletesQuery } from '@clay-pot/contracts';
 import { addDays, checkAthlete, checkStopsStand, groupedBy, same } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
-import { pageFrom, type PageOf, type PagePlace, pageWanted, sqlInstant, wordsIn } from '../database/paging.js';
-import type { SortColumn } from '../database/row-reader.js';
+import { BY_ID, latestFirst, type ListOrder, pageFrom, type PageOf, pageWanted, wordsIn } from '../database/paging.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { VersionedRows } from '../database/versioned-rows.js';
 import { Clock, dayIn } from '../http/clock.js';
@@ -14,17 +13,10 @@ import { AthleteRow } from './athlete.entity.js';
 /** How far the strip of sessions beside a name looks back. */
 const STRIP_DAYS = 56;
 
-const LONG_AGO = new Date('1000-01-01T00:00:00.000Z');
-const BY_ID = { column: 'id', direction: 'ASC' } as const;
 /** How people are sorted; those of one name, or without a session, by their ids. */
-const ORDERS: Readonly<
-  Record<AthleteOrder, { readonly columns: readonly SortColumn[]; readonly placeOf: (row: AthleteRow) => PagePlace }>
-> = {
+const ORDERS: Readonly<Record<AthleteOrder, ListOrder<AthleteRow>>> = {
   name: { columns: [{ column: 'name', direction: 'ASC' }, BY_ID], placeOf: ({ name, id }) => [name, id] },
-  'last-session': {
-    columns: [{ column: `COALESCE(last_session_at, '${sqlInstant(LONG_AGO)}')`, direction: 'DESC' }, BY_ID],
-    placeOf: ({ lastSessionAt, id }) => [sqlInstant(lastSessionAt ?? LONG_AGO), id],
-  },
+  'last-session': latestFirst('last_session_at', ({ lastSessionAt }) => lastSessionAt),
 };
 
 const ATHLETES_KEPT = new VersionedRows(AthleteRow, 'athlete');

@@ -35,11 +35,13 @@ export async function refreshDerived(source: DataSource): Promise<void> {
   const stale = kept.filter(({ name, version }) => version < VERSIONS[name]).map(({ name }) => name);
   if (stale.length === 0) return;
   for (const { id, timeZone } of await source.getRepository(StudioRow).find()) {
-    const scope = new StudioScope(id, timeZone, source.manager);
-    const library = await knownIn(scope);
-    const documentOf = documentsIn(source);
-    await refreshSequences(scope, library, documentOf);
-    await refreshSessions(scope, library, documentOf, stale.includes('sums'));
+    // In one go: tens of thousands of sessions would wait for as many commits.
+    await new StudioScope(id, timeZone, source.manager).transaction(async (held) => {
+      const library = await knownIn(held);
+      const documentOf = documentsIn(source);
+      await refreshSequences(held, library, documentOf);
+      await refreshSessions(held, library, documentOf, stale.includes('sums'));
+    });
   }
   for (const name of stale) await source.query('UPDATE derived_values SET version = ? WHERE name = ?', [VERSIONS[name], name]);
 }
@@ -75,14 +77,28 @@ async function refreshSequences(scope: StudioScope, { movement }: StudioLibrary,
 async function refreshSessions(scope: StudioScope, library: StudioLibrary, documentOf: DocumentOf, isWhole: boolean): Promise<void> {
   const { movement } = library;
   const sessions = await scope.of(SessionRow).find({ select: { id: true, planId: true, toldExertion: true } });
+  // Hundreds of sessions lead one plan: each is read and compiled once.
+  const plans = new Map<string, ReturnType<typeof planned>>();
+  const planned = (document: Sequence) =>
+    whereSound(document, movement, (plan) => ({
+      title: plan.title,
+      timeline: compileTimeline(plan, movement),
+      discomfortPolicy: methodOf(plan, library.method).discomfort,
+    }));
   for (const { id, planId, toldExertion: exertion } of sessions) {
-    const [sets, reports, complaints] = [await setsOf(scope, id), await reportsOf(scope, id), await complaintsOf(scope, id)];
-    const sums = whereSound(await documentOf('plans', planId), movement, (plan) => {
-      const { discomfort: discomfortPolicy } = methodOf(plan, library.method);
-      const { plannedMs, ...whole } = sumsOfSession(plan.title, compileTimeline(plan, movement), { sets, reports, complaints, exertion });
-      return isWhole ? { plannedMs, ...whole, discomfortPolicy } : { plannedMs };
-    });
-    if (sums) await scope.of(SessionRow).update({ id }, sums);
+    if (!plans.has(planId)) plans.set(planId, planned(await documentOf('plans', planId)));
+    const plan = plans.get(planId);
+    if (!plan) continue;
+    const { title, timeline, discomfortPolicy } = plan;
+    const recorded = isWhole && {
+      sets: await setsOf(scope, id),
+      reports: await reportsOf(scope, id),
+      complaints: await complaintsOf(scope, id),
+    };
+    const sums = recorded
+      ? { ...sumsOfSession(title, timeline, { ...recorded, exertion }), discomfortPolicy }
+      : { plannedMs: timeline.plannedMs };
+    await scope.of(SessionRow).update({ id }, sums);
   }
 }
 

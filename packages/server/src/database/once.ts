@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import { shared } from '../http/request-context.js';
 import type { StudioScope } from './studio-scope.js';
 
@@ -18,22 +19,19 @@ export function oncePerScope<T>(read: (scope: StudioScope) => Promise<T>): (scop
   };
 }
 
-/** Studios of which something is kept in memory between requests; the one that was not asked about for longest goes first. */
+/** Studios of which something is kept in memory between requests. */
 const MOST_STUDIOS = 50;
 
 /** The same, kept between requests while nothing is written in the studio. What is read must not be changed. */
 export function oncePerRevision<T>(read: (scope: StudioScope) => Promise<T>): (scope: StudioScope) => Promise<T> {
-  const kept = new Map<string, { readonly revision: number; readonly reading: Promise<T> }>();
+  const kept = new LRUCache<string, { readonly revision: number; readonly reading: Promise<T> }>({ max: MOST_STUDIOS });
   const perScope = oncePerScope(read);
   return (scope) => {
     const { studioId, revision } = scope;
     if (revision === null) return perScope(scope);
     const before = kept.get(studioId);
-    kept.delete(studioId);
     const entry = before?.revision === revision ? before : { revision, reading: shared(() => read(scope)) };
     kept.set(studioId, entry);
-    const [oldest] = kept.keys();
-    if (kept.size > MOST_STUDIOS && oldest !== undefined) kept.delete(oldest);
     // What failed is tried again by whoever asks next.
     entry.reading.catch(() => kept.get(studioId) === entry && kept.delete(studioId));
     return entry.reading;

@@ -1,13 +1,16 @@
 import { LIST_PAGE } from '@clay-pot/contracts';
-import type { FastifyReply } from 'fastify';
 import { invalid } from '../http/problem.js';
 import type { Condition, SortColumn } from './row-reader.js';
 
 /** The values of a row in the columns that its list is sorted by. */
 export type PagePlace = readonly (string | number)[];
 
+/** An instant as the database compares it. */
+export const sqlInstant = (at: Date): string => at.toISOString().replace('T', ' ').replace('Z', '');
+const LONG_AGO = new Date('1000-01-01T00:00:00.000Z');
+
 /** The place after which a page begins, as text for an address. */
-const placeText = (place: PagePlace): string => Buffer.from(JSON.stringify(place)).toString('base64url');
+export const placeText = (place: PagePlace): string => Buffer.from(JSON.stringify(place)).toString('base64url');
 
 /** Reads the place that a page gave as its end. @throws 422 */
 function placeOf(text: string, columns: readonly SortColumn[]): PagePlace {
@@ -24,8 +27,22 @@ function placeOf(text: string, columns: readonly SortColumn[]): PagePlace {
   throw invalid([{ pointer: '/after', message: 'must be from the Link header of a page with the same sort' }]);
 }
 
+/** Sorted last, so that no two rows stand at one place. */
+export const BY_ID = { column: 'id', direction: 'ASC' } as const;
+/** How a list can be sorted: its columns, and where a row stands by them. */
+export interface ListOrder<R> {
+  readonly columns: readonly SortColumn[];
+  readonly placeOf: (row: R) => PagePlace;
+}
+
+/** The latest instant first, rows without one last. */
+export const latestFirst = <R extends { readonly id: string }>(column: string, instantOf: (row: R) => Date | null): ListOrder<R> => ({
+  columns: [{ column: `COALESCE(${column}, '${sqlInstant(LONG_AGO)}')`, direction: 'DESC' }, BY_ID],
+  placeOf: (row) => [sqlInstant(instantOf(row) ?? LONG_AGO), row.id],
+});
+
 /** Rows that come after a place. */
-function afterPlace(columns: readonly SortColumn[], place: PagePlace): Condition {
+export function afterPlace(columns: readonly SortColumn[], place: PagePlace): Condition {
   const parameters: unknown[] = [];
   const cases = columns.map(({ column, direction }, index) => {
     const same = columns.slice(0, index).map((each, at) => {
@@ -59,7 +76,7 @@ export interface PageOf<T> {
 }
 
 /** What is asked of a list, besides what is searched. */
-export interface PageWanted {
+interface PageWanted {
   readonly after?: string;
   readonly limit?: number;
 }
@@ -83,16 +100,3 @@ export function pageFrom<R>(
   const last = shown.at(-1);
   return { shown, end: rows.length > limit && last !== undefined ? placeOfRow(last) : null };
 }
-
-/** Answers a page; the next one is named in a `Link` header (RFC 8288). */
-export function sendPage<T>(reply: FastifyReply, { items, end }: PageOf<T>): T[] {
-  if (end !== null) {
-    const { pathname, searchParams } = new URL(reply.request.url, 'http://localhost');
-    searchParams.set('after', placeText(end));
-    reply.header('link', `<${pathname}?${searchParams.toString()}>; rel="next"`);
-  }
-  return items;
-}
-
-/** An instant as the database compares it. */
-export const sqlInstant = (at: Date): string => at.toISOString().replace('T', ' ').replace('Z', '');

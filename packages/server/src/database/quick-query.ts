@@ -16,6 +16,8 @@ export const command = (manager: EntityManager, text: string, parameters: readon
 function answerOf<A>(manager: EntityManager, text: string, parameters: readonly unknown[]): Promise<A> {
   const { queryRunner, dataSource } = manager;
   if (queryRunner) return queryRunner.query(text, [...parameters]) as Promise<A>;
+  // Migrations and what they compute anew may take longer.
+  const isLimited = 'enableQueryTimeout' in dataSource.options && dataSource.options.enableQueryTimeout;
   // oxlint-disable-next-line house/no-double-cast -- TypeORM’s driver has it, but doesn’t say so
   const { pool } = dataSource.driver as unknown as { readonly pool: Pool };
   return new Promise((resolve, reject) => {
@@ -30,7 +32,7 @@ function answerOf<A>(manager: EntityManager, text: string, parameters: readonly 
         if (error) failed(error);
         else resolve(rows as A);
       };
-      connection.query({ sql: text, timeout: STALLED_AFTER_MS }, [...parameters], answered);
+      connection.query({ sql: text, ...(isLimited && { timeout: STALLED_AFTER_MS }) }, [...parameters], answered);
     });
   });
 }

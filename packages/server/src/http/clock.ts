@@ -11,7 +11,7 @@ export class Clock {
 }
 
 const MINUTE_MS = 60_000;
-/** The minute that was asked about last in each time zone: every request asks for today. Days begin with a minute everywhere. */
+/** The minute that was asked about last in each time zone: every request asks for today. Days begin with a minute everywhere since 1972. */
 const lastMinute = new Map<string, { readonly minute: number; readonly day: string }>();
 
 /** The calendar day of an instant in a time zone, ISO 8601. */

@@ -11,17 +11,20 @@ import {
 } from '@nestjs/common';
 import { Reflector } from '@nestjs/core';
 import type { FastifyReply } from 'fastify';
-
+import { LRUCache } from 'lru-cache';
 import { from, lastValueFrom, type Observable } from 'rxjs';
 import type { SignedInRequest } from '../accounts/signed-in.guard.js';
 import { Clock, dayIn } from './clock.js';
-import { KeptResponses } from './kept-responses.js';
 import { shared } from './request-context.js';
 
 const HOLDS_IF = 'holds-if';
 /** What belongs to an answer besides its text: its version, and its next page. */
 const KEPT_HEADERS = ['etag', 'link'] as const;
 const SMALLEST_COMPRESSED = 1024;
+/** Bytes that are kept of answers, over all studios, and of one. */
+const [MOST_BYTES, MOST_OF_ONE] = [24_000_000, 6_000_000];
+/** What an entry takes besides its body and its address: many small answers are bounded too. */
+const BESIDE_BYTES = 600;
 const compressed = promisify(gzip);
 
 /** An answer as it went out. */
@@ -36,15 +39,19 @@ interface Kept {
 
 /**
  * Marks an answer that depends on what the studio has stored, and on its day, alone: until something is written it is sent again as it is.
- * @param holdsIf whether an answer is one to keep
+ * @param holdsIf whether an answer is one to keep; where it may not be, nobody is answered by what another asked for a moment before
  */
-export const HoldsWhileUnchanged = (holdsIf: (answer: never) => boolean = () => true) =>
+export const HoldsWhileUnchanged = (holdsIf?: (answer: never) => boolean) =>
   applyDecorators(SetMetadata(HOLDS_IF, holdsIf), UseInterceptors(UnchangedInterceptor));
 
 /** What was answered before, of all studios. */
 @Injectable()
 export class AnsweredBefore {
-  readonly kept = new KeptResponses<Kept>((entry) => entry.body.length);
+  readonly kept = new LRUCache<string, Kept>({
+    maxSize: MOST_BYTES,
+    maxEntrySize: MOST_OF_ONE,
+    sizeCalculation: ({ body }, key) => body.length + 2 * key.length + BESIDE_BYTES,
+  });
   readonly underWay = new Map<string, Promise<Kept>>();
 }
 
@@ -71,23 +78,24 @@ export class UnchangedInterceptor implements NestInterceptor {
     return from(Promise.resolve(sending).then((kept) => send(reply, kept, acceptsGzip)));
   }
 
-  private found({ key, stamp, context, next, reply }: Asked): Promise<Kept> {
-    const { underWay, kept } = this.before;
-    const cached = underWay.get(`${key} ${stamp}`);
-    if (cached) return cached;
-    const holdsIf = this.reflector.get<(answer: unknown) => boolean>(HOLDS_IF, context.getHandler());
-    const finding = shared(() => lastValueFrom(next.handle()))
-      .then((answer: unknown): Kept => {
-        const headers = Object.fromEntries(
-          KEPT_HEADERS.flatMap((name) => (reply.hasHeader(name) ? [[name, String(reply.getHeader(name))]] : [])),
-        );
-        const entry = { stamp, body: Buffer.from(JSON.stringify(answer)), headers };
-        if (holdsIf(answer)) kept.set(key, entry);
-        return entry;
-      })
-      .finally(() => underWay.delete(`${key} ${stamp}`));
-    underWay.set(`${key} ${stamp}`, finding);
+  private found(asked: Asked): Promise<Kept> {
+    const { underWay } = this.before;
+    const holdsIf = this.reflector.get<((answer: unknown) => boolean) | undefined>(HOLDS_IF, asked.context.getHandler());
+    if (holdsIf) return this.answer(asked, holdsIf);
+    const name = `${asked.key} ${asked.stamp}`;
+    const finding = underWay.get(name) ?? shared(() => this.answer(asked, () => true)).finally(() => underWay.delete(name));
+    underWay.set(name, finding);
     return finding;
+  }
+
+  private async answer({ key, stamp, next, reply }: Asked, holdsIf: (answer: unknown) => boolean): Promise<Kept> {
+    const answer: unknown = await lastValueFrom(next.handle());
+    const headers = Object.fromEntries(
+      KEPT_HEADERS.flatMap((name) => (reply.hasHeader(name) ? [[name, String(reply.getHeader(name))]] : [])),
+    );
+    const entry = { stamp, body: Buffer.from(JSON.stringify(answer)), headers };
+    if (holdsIf(answer)) this.before.kept.set(key, entry);
+    return entry;
   }
 }
 

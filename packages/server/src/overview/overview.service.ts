@@ -1,5 +1,6 @@
 import { CLASS_THINGS } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
+import { LRUCache } from 'lru-cache';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
@@ -10,7 +11,7 @@ import { materialOf } from './overview-material.js';
 
 /** So many are put together in one go: the event loop is free between them. */
 const AT_ONCE = 20;
-/** Studios whose overviews are kept in memory; one that was not asked about for longest goes first. */
+/** Studios whose overviews are kept in memory. */
 const MOST_STUDIOS = 30;
 
 interface Kept {
@@ -21,7 +22,7 @@ interface Kept {
 /** The overviews of a studio, each made again when something about its athlete was written. */
 @Injectable()
 export class OverviewService {
-  private readonly kept = new Map<string, { readonly day: string; readonly of: Map<string, Kept> }>();
+  private readonly kept = new LRUCache<string, { readonly day: string; readonly of: Map<string, Kept> }>({ max: MOST_STUDIOS });
 
   constructor(
     private readonly clock: Clock,
@@ -64,10 +65,7 @@ export class OverviewService {
   private keptOf({ studioId }: StudioScope, day: string): Map<string, Kept> {
     const before = this.kept.get(studioId);
     const entry = before?.day === day ? before : { day, of: new Map<string, Kept>() };
-    this.kept.delete(studioId);
     this.kept.set(studioId, entry);
-    const [oldest] = this.kept.keys();
-    if (this.kept.size > MOST_STUDIOS && oldest !== undefined) this.kept.delete(oldest);
     return entry.of;
   }
 }

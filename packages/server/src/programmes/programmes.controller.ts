@@ -13,8 +13,8 @@ import { ApiOkResponse, ApiOperation } from '@nestjs/swagger';
 import type { FastifyReply } from 'fastify';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
-import { sendPage } from '../database/paging.js';
-import { HoldsWhileUnchanged } from '../http/unchanged.interceptor.js';
+import type { PageOf } from '../database/paging.js';
+import { ListPage } from '../http/list-page.js';
 import { tagged } from '../http/etag.js';
 import { Examples } from '../http/openapi.js';
 import { EvaluateService } from './evaluate.service.js';
@@ -35,13 +35,9 @@ export class ProgrammesController {
   ) {}
 
   @Get()
-  @HoldsWhileUnchanged()
-  async list(
-    @Studio() scope: StudioScope,
-    @Query() query: ProgrammesQuery,
-    @Res({ passthrough: true }) reply: FastifyReply,
-  ): Promise<ProgrammeListItem[]> {
-    return sendPage(reply, await this.programmes.list(scope, query));
+  @ListPage()
+  list(@Studio() scope: StudioScope, @Query() query: ProgrammesQuery): Promise<PageOf<ProgrammeListItem>> {
+    return this.programmes.list(scope, query);
   }
 
   @Get(':id')

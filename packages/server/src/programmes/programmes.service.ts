@@ -5,8 +5,7 @@ import { subDays } from 'date-fns';
 import { In, IsNull, MoreThanOrEqual } from 'typeorm';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import { namesOf } from '../athletes/names.js';
-import { pageFrom, type PageOf, type PagePlace, pageWanted, wordsIn } from '../database/paging.js';
-import type { SortColumn } from '../database/row-reader.js';
+import { BY_ID, type ListOrder, pageFrom, type PageOf, pageWanted, wordsIn } from '../database/paging.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { VersionedRows } from '../database/versioned-rows.js';
 import { Clock, dayIn } from '../http/clock.js';
@@ -21,8 +20,7 @@ import { storedProgramme } from './stored-programme.js';
 const LISTED = { id: true, title: true, athleteId: true, fromDay: true, lastDay: true, updatedAt: true } as const;
 
 type Listed = Pick<ProgrammeRow, keyof typeof LISTED>;
-const BY_ID = { column: 'id', direction: 'ASC' } as const;
-const SORTS: Readonly<Record<ProgrammeSort, { readonly columns: readonly SortColumn[]; readonly placeOf: (row: Listed) => PagePlace }>> = {
+const SORTS: Readonly<Record<ProgrammeSort, ListOrder<Listed>>> = {
   'last-day': { columns: [{ column: 'last_day', direction: 'DESC' }, BY_ID], placeOf: ({ lastDay, id }) => [lastDay, id] },
   title: { columns: [{ column: 'title', direction: 'ASC' }, BY_ID], placeOf: ({ title, id }) => [title, id] },
 };

@@ -16,8 +16,8 @@ import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
 import { sendFile } from '../http/file-name.js';
 import { Examples } from '../http/openapi.js';
-import { sendPage } from '../database/paging.js';
-import { HoldsWhileUnchanged } from '../http/unchanged.interceptor.js';
+import type { PageOf } from '../database/paging.js';
+import { ListPage } from '../http/list-page.js';
 import { tagged } from '../http/etag.js';
 import { TEXT_EXAMPLE } from './examples.js';
 import { SequencesService } from './sequences.service.js';
@@ -28,13 +28,9 @@ export class SequencesController {
   constructor(private readonly sequences: SequencesService) {}
 
   @Get()
-  @HoldsWhileUnchanged()
-  async list(
-    @Studio() scope: StudioScope,
-    @Query() query: SequencesQuery,
-    @Res({ passthrough: true }) reply: FastifyReply,
-  ): Promise<SequenceListItem[]> {
-    return sendPage(reply, await this.sequences.list(scope, query));
+  @ListPage()
+  list(@Studio() scope: StudioScope, @Query() query: SequencesQuery): Promise<PageOf<SequenceListItem>> {
+    return this.sequences.list(scope, query);
   }
 
   @Get(':id')

@@ -14,8 +14,7 @@ import { Injectable } from '@nestjs/common';
 import { In, IsNull } from 'typeorm';
 import { AssignmentRow } from '../assignments/assignment.entity.js';
 import { namesOf } from '../athletes/names.js';
-import { pageFrom, type PageOf, type PagePlace, pageWanted, sqlInstant, wordsIn } from '../database/paging.js';
-import type { SortColumn } from '../database/row-reader.js';
+import { BY_ID, latestFirst, type ListOrder, pageFrom, type PageOf, pageWanted, wordsIn } from '../database/paging.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { VersionedRows } from '../database/versioned-rows.js';
 import { Clock } from '../http/clock.js';
@@ -46,18 +45,10 @@ const LISTED = {
 } as const;
 
 type Listed = Pick<SequenceRow, keyof typeof LISTED>;
-const LONG_AGO = new Date('1000-01-01T00:00:00.000Z');
-const BY_ID = { column: 'id', direction: 'ASC' } as const;
-const SORTS: Readonly<Record<SequenceSort, { readonly columns: readonly SortColumn[]; readonly placeOf: (row: Listed) => PagePlace }>> = {
+const SORTS: Readonly<Record<SequenceSort, ListOrder<Listed>>> = {
   title: { columns: [{ column: 'title', direction: 'ASC' }, BY_ID], placeOf: ({ title, id }) => [title, id] },
-  updated: {
-    columns: [{ column: 'updated_at', direction: 'DESC' }, BY_ID],
-    placeOf: ({ updatedAt, id }) => [sqlInstant(updatedAt), id],
-  },
-  'last-used': {
-    columns: [{ column: `COALESCE(last_used_at, '${sqlInstant(LONG_AGO)}')`, direction: 'DESC' }, BY_ID],
-    placeOf: ({ lastUsedAt, id }) => [sqlInstant(lastUsedAt ?? LONG_AGO), id],
-  },
+  updated: latestFirst('updated_at', ({ updatedAt }) => updatedAt),
+  'last-used': latestFirst('last_used_at', ({ lastUsedAt }) => lastUsedAt),
 };
 
 const SEQUENCES_KEPT = new VersionedRows(SequenceRow, 'sequence');

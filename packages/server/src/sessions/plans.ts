@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { movementIdsOf, must, type Sequence } from '@clay-pot/core';
 import { asStoredSequence } from '@clay-pot/core/exchange';
+import { LRUCache } from 'lru-cache';
 import { In } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { type StudioScope, DuplicateError } from '../database/studio-scope.js';
@@ -49,18 +50,14 @@ export async function plansWith(scope: StudioScope, movementId: string): Promise
 }
 
 /** Plans that sessions are led by now, read once: a plan never changes. */
-const kept = new Map<string, Sequence>();
-const MOST_KEPT = 300;
+const kept = new LRUCache<string, Sequence>({ max: 300 });
 
 /** As `plansOf`, from memory where they were read before: for what is recorded while a session goes on. */
 export async function keptPlansOf(scope: StudioScope, planIds: readonly string[]): Promise<(planId: string) => Sequence> {
   const missing = planIds.filter((id) => !kept.has(id));
   const read = missing.length > 0 ? await scope.of(PlanRow).find({ where: { id: In([...new Set(missing)]) } }) : [];
   for (const { id, document } of read) kept.set(id, document);
-  const plans = new Map(planIds.map((id) => [id, must(kept.get(id), 'the plan of a session')]));
-  for (const id of kept.keys()) {
-    if (kept.size <= MOST_KEPT) break;
-    kept.delete(id);
-  }
+  const known = new Map(read.map(({ id, document }) => [id, document]));
+  const plans = new Map(planIds.map((id) => [id, must(kept.get(id) ?? known.get(id), 'the plan of a session')]));
   return (planId) => must(plans.get(planId), 'the plan of a session');
 }

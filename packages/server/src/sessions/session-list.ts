@@ -3,7 +3,7 @@ import { type DiscomfortPolicy, easesFrom, isInstant, POLICIES } from '@clay-pot
 import { In, MoreThanOrEqual } from 'typeorm';
 import { validate as isUuid } from 'uuid';
 import { namesOf } from '../athletes/names.js';
-import { wordsIn } from '../database/paging.js';
+import { afterPlace, sqlInstant, wordsIn } from '../database/paging.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { invalid } from '../http/problem.js';
 import { SessionRow } from './session.entities.js';
@@ -67,21 +67,22 @@ const ONLY: Record<SessionFilter, string> = {
   unfinished: "ending IN ('stopped', 'ended early')",
   'despite-rule': 'JSON_LENGTH(begun_against) > 0',
 };
+const LATEST = [
+  { column: 'started_at', direction: 'DESC' },
+  { column: 'id', direction: 'DESC' },
+] as const;
 const ATHLETE_NAME = '(SELECT athletes.name FROM athletes WHERE athletes.id = sessions.athlete_id)';
 
 /** Sessions of a studio or of one athlete, the latest first; those that began at the same instant by their ids. */
 export async function pageOf(scope: StudioScope, { athleteId, before, limit, find = '', only }: PageRequest): Promise<SessionPage> {
   const also = wordsIn(find, ['title', ATHLETE_NAME]);
   if (only) also.push({ text: ONLY[only], parameters: [] });
-  if (before) {
-    const { startedAt: at, id } = before;
-    also.push({ text: '(started_at < ? OR (started_at = ? AND id < ?))', parameters: [at, at, id] });
-  }
+  if (before) also.push(afterPlace(LATEST, [sqlInstant(before.startedAt), before.id]));
   const rows = await scope.of(SessionRow).find({
     select: LISTED,
     where: athleteId === null ? {} : { athleteId },
     also,
-    order: { startedAt: 'DESC', id: 'DESC' },
+    sort: LATEST,
     take: limit + 1,
   });
   const shown = rows.slice(0, limit);

@@ -1,6 +1,7 @@
 import type { DoneSetInput } from '@clay-pot/contracts';
 import { completion, findLevel, groupedBy, must, plannedAgainstDone, timelineOf } from '@clay-pot/core';
 import type { StudioLibrary } from '@clay-pot/core/library';
+import { LRUCache } from 'lru-cache';
 import { In } from 'typeorm';
 import type { StudioScope } from '../database/studio-scope.js';
 import { invalid, notFound } from '../http/problem.js';
@@ -24,6 +25,12 @@ const READ = { id: true, planId: true, athleteId: true, ending: true, revision: 
 /** A set as far as it counts, in the order in which they ended. */
 type KnownSet = Omit<DoneSetRow, 'studioId'>;
 
+/** The sets of a session, and the revision of it that they are of. */
+interface Learned {
+  readonly revision: number;
+  readonly sets: readonly KnownSet[];
+}
+
 /** A set as it is stored. */
 export const rowOf = ({ sessionId, id, input }: SetToAdd): Omit<DoneSetRow, 'studioId'> => ({
   ...input,
@@ -46,7 +53,7 @@ export async function addSets(
   known: KnownSets,
 ): Promise<SetOutcome[]> {
   const ids = [...new Set(sets.map(({ sessionId }) => sessionId))];
-  const learned = new Map<string, { readonly revision: number; readonly sets: readonly KnownSet[] }>();
+  const learned = new Map<string, Learned>();
   const outcomes = await scope.transaction(async (held) => {
     // In one order for everybody, so that no two wait for each other.
     const sessions = await held.of(SessionRow).find({ select: READ, where: { id: In(ids) }, order: { id: 'ASC' }, forUpdate: true });
@@ -97,9 +104,12 @@ export async function addSets(
   return outcomes;
 }
 
+/** Sessions whose sets are kept in memory. */
+const MOST_SESSIONS = 300;
+
 /** The sets of sessions that are going on, from memory while nothing else was recorded of them: each record raises the revision of its session. */
 export class KnownSets {
-  private readonly kept = new Map<string, { readonly revision: number; readonly sets: readonly KnownSet[] }>();
+  private readonly kept = new LRUCache<string, Learned>({ max: MOST_SESSIONS });
 
   /** @param sessions locked, so that nobody adds to them meanwhile */
   async of(held: StudioScope, sessions: readonly Pick<SessionRow, 'id' | 'revision'>[]): Promise<Map<string, readonly KnownSet[]>> {
@@ -115,20 +125,10 @@ export class KnownSets {
     return known;
   }
 
-  keep(learned: ReadonlyMap<string, { readonly revision: number; readonly sets: readonly KnownSet[] }>): void {
-    for (const [id, entry] of learned) {
-      this.kept.delete(id);
-      this.kept.set(id, entry);
-    }
-    for (const id of this.kept.keys()) {
-      if (this.kept.size <= MOST_SESSIONS) break;
-      this.kept.delete(id);
-    }
+  keep(learned: ReadonlyMap<string, Learned>): void {
+    for (const [id, entry] of learned) this.kept.set(id, entry);
   }
 }
-
-/** Sessions whose sets are kept in memory. */
-const MOST_SESSIONS = 300;
 
 type Ended = Pick<DoneSetRow, 'endedAt' | 'id'>;
 const byEnd = (a: Ended, b: Ended) => a.endedAt.getTime() - b.endedAt.getTime() || (a.id < b.id ? -1 : 1);

@@ -15,6 +15,8 @@ interface StudioQueue {
   /** Sessions that are being written to. */
   readonly busy: Set<string>;
   running: number;
+  /** Whether it is about to begin with what waits. */
+  isDue: boolean;
 }
 
 interface Waiting {
@@ -35,16 +37,20 @@ export class SetQueue {
   /** @returns once it is stored @throws what is wrong with it, or why nothing could be stored */
   add(scope: StudioScope, set: SetToAdd): Promise<void> {
     const { studioId } = scope;
-    const queue = this.studios.get(studioId) ?? { waiting: [], busy: new Set<string>(), running: 0 };
+    const queue = this.studios.get(studioId) ?? { waiting: [], busy: new Set<string>(), running: 0, isDue: false };
     this.studios.set(studioId, queue);
     return new Promise((stored, failed) => {
       queue.waiting.push({ scope, set, stored, failed });
-      if (queue.waiting.length === 1) shared(() => setImmediate(() => this.start(studioId, queue)));
+      // What arrives in one turn of the event loop goes together.
+      if (queue.isDue) return;
+      queue.isDue = true;
+      shared(() => setImmediate(() => this.start(studioId, queue)));
     });
   }
 
   /** Begins with what waits. Sets of a session that is being written to wait for it. */
   private start(studioId: string, queue: StudioQueue): void {
+    queue.isDue = false;
     if (queue.running >= MOST_RUNNING) return;
     const some = queue.waiting.filter(({ set }) => !queue.busy.has(set.sessionId)).slice(0, MOST_AT_ONCE);
     if (some.length === 0) {

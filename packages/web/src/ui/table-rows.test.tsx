@@ -1,5 +1,5 @@
 import { beforeAll, expect, test } from '@jest/globals';
-import { render, screen } from '@testing-library/react';
+import { act, render, screen } from '@testing-library/react';
 import { type RowProps, TableRows } from './table-rows.js';
 
 const Row = ({ name, ...place }: { name: string } & RowProps) => (
@@ -29,6 +29,9 @@ test('a long table draws what is seen, says where each row stands, and keeps the
   expect(await screen.findByText('Athlete 0')).toBeTruthy();
   expect(rows.length).toBeLessThan(100);
   expect(screen.getByText('Athlete 0').closest('tr')?.getAttribute('aria-rowindex')).toBe('2');
+  act(() => void window.dispatchEvent(new Event('beforeprint')));
+  expect(document.querySelectorAll('tbody tr:not([aria-hidden])')).toHaveLength(500);
+  act(() => void window.dispatchEvent(new Event('afterprint')));
   const gap = document.querySelector<HTMLElement>('tbody tr[aria-hidden] td');
   expect(Number.parseInt(gap?.style.height ?? '0', 10)).toBeGreaterThan(15_000);
 });

@@ -1,5 +1,6 @@
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
-import { useLayoutEffect, useRef, useState } from 'react';
+import { useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
 
 /** Fewer are drawn all: so are they found by the browser’s own search, and printed. */
 const ALL_BELOW = 60;
@@ -22,17 +23,19 @@ const unmeasured = () => undefined;
 export function useVirtualRows(count: number, rowPx: number): VirtualRows {
   const element = useRef<HTMLElement | null>(null);
   const [top, setTop] = useState(0);
-  const isLong = count >= ALL_BELOW;
+  const isPrinting = useIsPrinting();
+  const isLong = count >= ALL_BELOW && !isPrinting;
   const virtualizer = useWindowVirtualizer({
     count: isLong ? count : 0,
     estimateSize: () => rowPx,
     overscan: AHEAD,
     scrollMargin: top,
   });
+  // What stands above grows when its parts arrive: it is looked at again with each row that scrolls by.
+  const firstSeen = virtualizer.range?.startIndex;
   useLayoutEffect(() => {
-    // What stands above may have grown since the last time.
     if (isLong && element.current) setTop(Math.round(element.current.getBoundingClientRect().top + window.scrollY));
-  }, [isLong, count]);
+  }, [isLong, count, firstSeen]);
   const box = (found: HTMLElement | null) => void (element.current = found);
   if (!isLong) {
     const rows = Array.from({ length: count }, (_, index) => ({ index, measure: unmeasured }));
@@ -46,4 +49,21 @@ export function useVirtualRows(count: number, rowPx: number): VirtualRows {
     before: first ? first.start - top : 0,
     after: last ? virtualizer.getTotalSize() - (last.end - top) : 0,
   };
+}
+
+/** Whether the page is being printed: then all rows are drawn. */
+function useIsPrinting(): boolean {
+  const [isPrinting, setPrinting] = useState(false);
+  useEffect(() => {
+    // The browser takes its picture right after the event.
+    const begin = () => flushSync(() => setPrinting(true));
+    const end = () => setPrinting(false);
+    window.addEventListener('beforeprint', begin);
+    window.addEventListener('afterprint', end);
+    return () => {
+      window.removeEventListener('beforeprint', begin);
+      window.removeEventListener('afterprint', end);
+    };
+  }, []);
+  return isPrinting;
 }

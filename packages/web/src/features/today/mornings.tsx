@@ -7,7 +7,7 @@ import { Button } from '../../ui/button.js';
 import { agoText } from '../../ui/format.js';
 import { Part } from '../../ui/page.js';
 
-/** So many are shown before somebody asks for all of them. */
+/** The most urgent are shown; the rest on a button. */
 const FIRST = 12;
 const CALM = { left: 0, right: 0 } as const;
 
