@@ -1,8 +1,11 @@
 import { readConfig } from './config.js';
 import { createApp } from './create-app.js';
+import { HeavyWork } from './work/heavy-work.js';
 
 const config = readConfig(process.env);
 const app = await createApp(config);
+// The first question is not held up by a thread that has to load the library.
+app.get(HeavyWork, { strict: false }).start();
 await app.listen(config.port, config.host);
 
 /** What is being answered may be finished; a connection that a browser only keeps open does not hold the house up for longer than this. */

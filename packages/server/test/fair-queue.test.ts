@@ -84,6 +84,19 @@ describe('work that takes turns', () => {
     expect(queue.waitMs({ owner: 'b', kind: 'long', long: true })).toBe(9000);
   });
 
+  test('nor has what nobody waits for', async () => {
+    const { begun, ask, end } = queueOf({ atOnce: 2 });
+    for (const name of ['later 1', 'later 2']) void ask(name, { background: true });
+    await turn();
+    expect(begun).toEqual(['later 1']);
+    void ask('asked');
+    await turn();
+    expect(begun).toEqual(['later 1', 'asked']);
+    await end('asked');
+    await end('later 1');
+    expect(begun).toEqual(['later 1', 'asked', 'later 2']);
+  });
+
   test('work that is abandoned while it waits never begins', async () => {
     const { begun, ask, end } = queueOf();
     const gone = new AbortController();

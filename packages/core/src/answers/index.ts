@@ -20,6 +20,7 @@ export {
   type SessionFinding,
   timelineAnswer,
 } from './effort.js';
+export { answerOpen, type OpenWork } from './open.js';
 export { answerLevels, type LevelDone, type LevelItem, type LevelsAnswer, type LevelsWork } from './levels.js';
 export { answerPredictions, type PredictionsAnswer, type PredictionsWork } from './predictions.js';
 export { answerCriticalForce, answerTrace, answerTrend, type CriticalForceAnswer, type TraceAnswer, type TrendAnswer } from './measure.js';

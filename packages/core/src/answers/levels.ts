@@ -69,17 +69,30 @@ export function answerLevels({ library: data, record, cautions, sessions, goalId
   const goals = goalIds.flatMap((id) => shippedGoal(id) ?? []);
   const { person } = personOf(record, [], today);
   const planOf = new Map(sessions.map(({ id, plan }) => [id, plan]));
+  const forecastOf = oncePerHistory();
   const items = standings.map((standing) => {
     const movement = must(library.movement(standing.movementId), 'the movement of a standing');
     const plan = must(planOf.get(standing.last.sessionId), 'the session of a standing');
     const forecastAt = (levelId: string): GateForecast =>
-      gateForecast(standing.history, { movement, method: methodOf(plan, library.method), today, levelId });
+      forecastOf(standing.history, { movement, method: methodOf(plan, library.method), today, levelId });
     const isCounted = standing.gate !== null && findLevel(movement, standing.levelId)?.loading !== 'unloaded';
     const wanted = goals.map((goal) => goalGate(goal, movement, person)).find((gate) => gate !== null);
     const goal = wanted ? { words: wanted.want.words, levelName: wanted.level.name, forecast: forecastAt(wanted.level.id) } : null;
     return itemOf(standing, isCounted ? forecastAt(standing.levelId) : null, goal);
   });
   return { items, standings: standings.map(({ movementId, levelId, step, last }) => ({ movementId, levelId, step, last })) };
+}
+
+/** Forecasts, each found once: two hands that did the same have the same days before them. */
+function oncePerHistory(): typeof gateForecast {
+  const known = new Map<string, GateForecast>();
+  return (history, question) => {
+    const done = history.map(({ hand: _hand, ...each }) => each);
+    const key = JSON.stringify([question.levelId, question.method.id, done]);
+    const forecast = known.get(key) ?? gateForecast(history, question);
+    known.set(key, forecast);
+    return forecast;
+  };
 }
 
 function itemOf(

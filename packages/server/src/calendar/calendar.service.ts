@@ -1,6 +1,5 @@
 import type { CalendarLink } from '@clay-pot/contracts';
-import { calendarEntries, cautionsOn } from '@clay-pot/core';
-import { methodOf } from '@clay-pot/core/library';
+import { cautionsOn } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import { max } from 'date-fns';
 import { randomBytes } from 'node:crypto';
@@ -12,11 +11,12 @@ import { AthleteRow } from '../athletes/athlete.entity.js';
 import { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
 import { notFound } from '../http/problem.js';
-import { LibraryService } from '../library/library.service.js';
+import { libraryDataOf } from '../library/library.service.js';
 import { ProgrammeRow } from '../programmes/programme.entity.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
+import { HeavyWork } from '../work/heavy-work.js';
 import { CalendarLinkRow } from './calendar-link.entity.js';
-import { icsOf } from './ics.js';
+import type { ProgrammeInCalendar } from './calendar-work.js';
 
 /** As long as a session’s secret: nobody finds it by trying. */
 const TOKEN_BYTES = 24;
@@ -26,7 +26,7 @@ const TOKEN_BYTES = 24;
 export class CalendarService {
   constructor(
     private readonly source: DataSource,
-    private readonly library: LibraryService,
+    private readonly work: HeavyWork,
     private readonly clock: Clock,
   ) {}
 
@@ -74,22 +74,29 @@ export class CalendarService {
 
   private async written(scope: StudioScope, name: string, athleteId: string, programmes: readonly ProgrammeRow[]): Promise<string> {
     const ids = programmes.flatMap(({ document: { plans } }) => plans.map(({ sequenceId }) => sequenceId));
-    const library = await this.library.of(scope);
     const rows = ids.length > 0 ? await scope.of(SequenceRow).find({ where: { id: In(ids), removedAt: IsNull() } }) : [];
     const athlete = await scope.of(AthleteRow).one({ id: athleteId });
-    const cautions = athlete ? cautionsOn(athlete, dayIn(scope.timeZone, this.clock.now())) : [];
-    const entries = programmes.flatMap(({ id, document, updatedAt }) => {
-      const mine = rows.filter((row) => document.plans.some(({ sequenceId }) => sequenceId === row.id));
-      const sequences = new Map(
-        document.plans.flatMap((plan) => {
-          const row = mine.find((each) => each.id === plan.sequenceId);
-          return row ? [[plan.id, row.document] as const] : [];
-        }),
-      );
-      const changedAt = max([updatedAt, ...mine.map((row) => row.updatedAt)]);
-      const planned = { cautions, method: methodOf(document, library.method) };
-      return calendarEntries(id, document, sequences, library.movement, planned).map((entry) => ({ ...entry, changedAt }));
+    const stampedAt = this.clock.now();
+    return this.work.run('answerCalendar', {
+      name,
+      timeZone: scope.timeZone,
+      library: await libraryDataOf(scope),
+      cautions: athlete ? cautionsOn(athlete, dayIn(scope.timeZone, stampedAt)) : [],
+      programmes: programmes.map((programme) => inCalendar(programme, rows)),
+      stampedAt,
     });
-    return icsOf(name, scope.timeZone, entries, this.clock.now());
   }
+}
+
+function inCalendar({ id, document, updatedAt }: ProgrammeRow, rows: readonly SequenceRow[]): ProgrammeInCalendar {
+  const mine = document.plans.flatMap((plan) => {
+    const row = rows.find((each) => each.id === plan.sequenceId);
+    return row ? [{ planId: plan.id, row }] : [];
+  });
+  return {
+    id,
+    document,
+    sequences: new Map(mine.map(({ planId, row }) => [planId, row.document])),
+    changedAt: max([updatedAt, ...mine.map(({ row }) => row.updatedAt)]),
+  };
 }

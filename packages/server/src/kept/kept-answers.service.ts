@@ -37,9 +37,12 @@ export class KeptAnswersService {
     return { kept: new Map(rows.map(({ athleteId, answer }) => [athleteId, answer as T])), stale };
   }
 
-  /** Finds an answer and keeps it. The revision is the one of before the first look: what was written meanwhile makes it stale. */
-  async found<T>(scope: StudioScope, athlete: Revised, kind: KeptKind, find: () => Promise<T>): Promise<T> {
-    const key = `${athlete.id} ${kind} ${athlete.evidenceRevision} ${this.today(scope)}`;
+  /**
+   * Finds an answer and keeps it. The revision is the one of before the first look: what was written meanwhile makes it stale.
+   * @param background nobody waits for it: whoever asks meanwhile has it found at once, rather than wait behind all that nobody waits for
+   */
+  async found<T>(scope: StudioScope, athlete: Revised, kind: KeptKind, find: () => Promise<T>, { background = false } = {}): Promise<T> {
+    const key = `${athlete.id} ${kind} ${athlete.evidenceRevision} ${this.today(scope)} ${background}`;
     const cached = this.underWay.get(key) as Promise<T> | undefined;
     if (cached) return cached;
     const work = shared(find)

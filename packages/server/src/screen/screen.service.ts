@@ -1,23 +1,13 @@
 import type { ScreenAnswer, ScreenQuestion } from '@clay-pot/contracts';
-import {
-  afterIntake,
-  ageOn,
-  cautionsOn,
-  checkHealth,
-  healthOf,
-  movementsOpen,
-  screen,
-  screeningWords,
-  whyItHurts,
-  withAge,
-} from '@clay-pot/core';
+import { afterIntake, ageOn, cautionsOn, checkHealth, healthOf, screen, screeningWords, whyItHurts, withAge } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
 import { invalid } from '../http/problem.js';
-import { LibraryService } from '../library/library.service.js';
+import { libraryDataOf } from '../library/library.service.js';
 import { PersonsService } from '../persons/persons.service.js';
+import { HeavyWork } from '../work/heavy-work.js';
 
 /** Stands for answers that are not kept. */
 const NOT_KEPT = '00000000-0000-7000-8000-000000000000';
@@ -28,7 +18,7 @@ export class ScreenService {
   constructor(
     private readonly clock: Clock,
     private readonly persons: PersonsService,
-    private readonly library: LibraryService,
+    private readonly work: HeavyWork,
   ) {}
 
   async verdict(scope: StudioScope, question: ScreenQuestion): Promise<ScreenAnswer> {
@@ -43,14 +33,14 @@ export class ScreenService {
     const screening = screen(healthOf(question), { onDay, ageYears: age, sex: question.sex ?? athlete?.sex, intakeId: NOT_KEPT });
     const kept = afterIntake(athlete?.cautions ?? [], screening.cautions);
     const standing = withAge(cautionsOn({ cautions: kept }, onDay), age);
-    const [{ person }, { shelf }] = await Promise.all([
+    const [{ person }, library] = await Promise.all([
       this.persons.subjectOf(scope, athleteId ? { athleteId } : age === null ? {} : { body: { ageYears: age } }),
-      this.library.of(scope),
+      libraryDataOf(scope),
     ]);
     return {
       ...screening,
       words: screeningWords(screening),
-      movements: movementsOpen(person, shelf, standing),
+      movements: await this.work.run('answerOpen', { library, person, cautions: standing }),
       whyItHurts: whyHurts,
     };
   }

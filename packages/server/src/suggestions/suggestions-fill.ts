@@ -43,7 +43,9 @@ export class SuggestionsFill implements OnModuleDestroy {
       left.delete(athlete.id);
       const own = scope.fresh();
       await this.kept
-        .found<SuggestionsAnswer>(own, athlete, 'suggestions', () => this.work.find(own, athlete.id, { background: true }))
+        .found<SuggestionsAnswer>(own, athlete, 'suggestions', () => this.work.find(own, athlete.id, { background: true }), {
+          background: true,
+        })
         // One who can’t be looked at now is tried when asked again.
         .catch((error: unknown) => this.hasEnded || this.log.warn({ athleteId: athlete.id, error: String(error) }));
     }

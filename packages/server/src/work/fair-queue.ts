@@ -1,6 +1,6 @@
 /** Bounds of a queue. */
 export interface QueueBounds {
-  /** How many pieces of work run at once; of the long ones, one less. */
+  /** How many pieces of work run at once; of the long ones, and those that nobody waits for, one less. */
   readonly atOnce: number;
   /** Work that would begin later than this is refused at once: whoever asks has gone by then. */
   readonly longestWaitMs: number;
@@ -170,8 +170,11 @@ function nextOf<A extends Asker>(
   atOnce: number,
 ): A | undefined {
   if (running.length >= atOnce) return undefined;
-  const isRoomForLong = running.filter(({ long = false }) => long).length < Math.max(1, atOnce - 1);
-  const [first, ...others] = waiting.filter(({ long = false }) => isRoomForLong || !long);
+  const isRoomForMore = running.filter(leavesRoom).length < Math.max(1, atOnce - 1);
+  const [first, ...others] = waiting.filter((each) => isRoomForMore || !leavesRoom(each));
   const lastServed = ({ owner }: A) => served.get(owner) ?? 0;
   return first && others.reduce((best, each) => (lastServed(each) < lastServed(best) ? each : best), first);
 }
+
+/** What may not take all the room that there is: who waits for an answer that is soon found shall not wait for it. */
+const leavesRoom = ({ long = false, background = false }: Asker): boolean => long || background;

@@ -1,13 +1,14 @@
 import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import type * as answers from '@clay-pot/core/answers';
+import type * as calendar from '../calendar/calendar-work.js';
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { Piscina } from 'piscina';
 import { busy } from '../http/problem.js';
 import { AbandonedError, currentRequest } from '../http/request-context.js';
 import { BusyError, FairQueue } from './fair-queue.js';
 
-/** Functions of the core that are long enough to hold up every other request, by their names. */
+/** What is long enough to hold up every other request, by its name. */
 type Work = Pick<
   typeof answers,
   | 'answerSuggestions'
@@ -17,6 +18,7 @@ type Work = Pick<
   | 'answerEvidence'
   | 'answerLevels'
   | 'answerOffers'
+  | 'answerOpen'
   | 'answerPast'
   | 'answerPredictions'
   | 'answerRead'
@@ -25,18 +27,19 @@ type Work = Pick<
   | 'answerTimeline'
   | 'answerTrace'
   | 'answerTrend'
->;
+> &
+  Pick<typeof calendar, 'answerCalendar'>;
 type Named = keyof Work;
 
 const FUNCTIONS = fileURLToPath(new URL('thread.js', import.meta.url));
 /** One core is left to answer requests and to the database. */
 const THREADS = Math.max(2, availableParallelism() - 1);
-/** A thread that nobody asks anything is let go. */
+/** A thread that nobody asks anything is let go, but for one: a new one takes a second until it answers. */
 const IDLE_MS = 30_000;
 /** From the start of the work: longer than the longest question that is allowed takes on a slow machine. */
 const TIME_LIMIT_MS = 20_000;
-/** Whoever would wait longer is told so at once. */
-const LONGEST_WAIT_MS = 4000;
+/** Whoever would wait longer is told so at once, so that an answer comes within two seconds or an honest refusal does. */
+const LONGEST_WAIT_MS = 800;
 const USUAL_MS = 300;
 /** Takes seconds: a solver, weeks of a programme. */
 const LONG: ReadonlySet<Named> = new Set(['answerCompose', 'answerCopy', 'answerSwap', 'answerEvaluate']);
@@ -74,15 +77,19 @@ export class HeavyWork implements OnModuleDestroy {
     }
   }
 
+  /** Starts the first thread, where it isn’t yet. */
+  start(): Piscina {
+    return (this.pool ??= new Piscina({ filename: FUNCTIONS, minThreads: 1, maxThreads: THREADS, idleTimeout: IDLE_MS }));
+  }
+
   /** The clock begins with the work. */
   private async compute(name: Named, question: unknown, abandoned: AbortSignal | undefined): Promise<unknown> {
-    this.pool ??= new Piscina({ filename: FUNCTIONS, minThreads: 0, maxThreads: THREADS, idleTimeout: IDLE_MS });
     const stop = new AbortController();
     const timer = setTimeout(() => stop.abort(), TIME_LIMIT_MS);
     const leave = () => stop.abort();
     abandoned?.addEventListener('abort', leave, { once: true });
     try {
-      return await this.inThread(this.pool, name, question, stop.signal);
+      return await this.inThread(this.start(), name, question, stop.signal);
     } finally {
       clearTimeout(timer);
       abandoned?.removeEventListener('abort', leave);

@@ -8,3 +8,4 @@ const NICENESS = 3;
 if (!isMainThread && process.platform === 'linux') setPriority(0, NICENESS);
 
 export * from '@clay-pot/core/answers';
+export { answerCalendar } from '../calendar/calendar-work.js';

@@ -219,9 +219,18 @@ class Course {
     if (this.day > this.flareUntil && chance.even() < person.flareRate) this.flareUntil = this.day + SETBACK_DAYS;
     const isSore = this.day <= this.flareUntil;
     const felt = like.discomfort === null ? null : Math.round(like.discomfort + person.discomfortRise * Math.max(0, more));
+    // Written out: some ten thousand of them are made, and copying copies takes as long as all the rest.
     return {
-      ...next,
-      ...{ onDay, endedAt: `${onDay}T12:00:00.000Z`, sessionId: `${number}` },
+      sessionId: `${number}`,
+      endedAt: `${onDay}T12:00:00.000Z`,
+      onDay,
+      movementId: next.movementId,
+      levelId: next.levelId,
+      hand: next.hand,
+      unit: next.unit,
+      sets: next.sets,
+      amount: next.amount,
+      effortPercent: next.effortPercent,
       isWhole: like.isWhole && exertion < TOO_HARD,
       exertion: Math.min(TOO_HARD, Math.max(0, Math.round(exertion))),
       discomfort: isSore ? HURTS_FROM : felt,

@@ -45,6 +45,7 @@ const TAIL = 0.1;
 /** Less sooner than this is no advice. */
 const WORTH_DAYS = 3;
 const DAYS_A_WEEK = 7;
+const HALF = 0.5;
 
 /**
  * Between what days the gate of a level is likely passed: sessions like somebody’s own, resampled with repeats (Efron 1979, Ann Stat 7:1–26), go on by the rules of
@@ -93,8 +94,10 @@ function soonerBy(question: CourseQuestion, now: number): Sooner[] {
     { words: `no gap longer than ${counted(longest, 'day')}`, habits: { longestGap: longest } },
     { words: 'without a flare-up', habits: { withoutSetbacks: true } },
   ];
+  // Where half of the courses are no sooner, none is followed to its end.
+  const nearer = { ...question, furthestDays: Math.ceil(now) };
   return ways.flatMap(({ words, habits }) => {
-    const sooner = Math.round(now - quantile(gateCourses(question, habits), 0.5));
+    const sooner = Math.round(now - quantile(gateCourses(nearer, habits, HALF), HALF));
     return sooner >= WORTH_DAYS ? [{ words, days: sooner }] : [];
   });
 }

@@ -117,9 +117,9 @@ function stepFrom(history: readonly WorkDone[], level: Level, gate: Gate | null,
     };
   if (!isClean(last, method)) {
     const unmet = unmetIn(last, method);
-    const form = last.formFaults.length > 0 ? [`${capital(formWords(last.formFaults))}.`] : [];
-    const reasons = [...(unmet ? [unmet.words(last, method)] : []), ...form].join(' ');
-    return { step: HOLD, because: unmet ? 'unclean' : 'form', why: () => say`${reasons} Repeat it unchanged.` };
+    const form = () => (last.formFaults.length > 0 ? [`${capital(formWords(last.formFaults))}.`] : []);
+    const reasons = () => [...(unmet ? [unmet.words(last, method)] : []), ...form()].join(' ');
+    return { step: HOLD, because: unmet ? 'unclean' : 'form', why: () => say`${reasons()} Repeat it unchanged.` };
   }
   if (!gate) return { step: HOLD, because: 'not yet', why: () => 'Unchanged.' };
   return moreAfter(history, level, gate, streak, question);
@@ -133,7 +133,7 @@ function lessAfter(history: readonly WorkDone[], { id }: Level, { movement, meth
   const hurts = last.discomfort !== null && adviseOnDiscomfort(last.discomfort, method.discomfort) === 'ease-or-stop';
   if (hurts || last.morning === 'step-back' || last.morning === 'refer') {
     const because = hurts ? 'hurt' : 'morning';
-    const symptom = hurts ? `Discomfort ${last.discomfort} of 10` : 'A worse next-day check';
+    const symptom = () => (hurts ? `Discomfort ${last.discomfort} of 10` : 'A worse next-day check');
     const calm = history
       .slice(0, -1)
       .findLast(
@@ -150,16 +150,16 @@ function lessAfter(history: readonly WorkDone[], { id }: Level, { movement, meth
       return {
         step: { kind: 'level down', levelId: calm.levelId },
         because,
-        why: () => say`${symptom}: go back to the last pain-free level, from ${calendarDay(calm.onDay)}.`,
+        why: () => say`${symptom()}: go back to the last pain-free level, from ${calendarDay(calm.onDay)}.`,
       };
-    if (below) return { step: { kind: 'level down', levelId: below.id }, because, why: () => say`${symptom}: go back a level.` };
-    return { step: { kind: 'ease' }, because, why: () => say`${symptom} on the lowest level: do less of it, or a different movement.` };
+    if (below) return { step: { kind: 'level down', levelId: below.id }, because, why: () => say`${symptom()}: go back a level.` };
+    return { step: { kind: 'ease' }, because, why: () => say`${symptom()} on the lowest level: do less of it, or a different movement.` };
   }
   if (away < AWAY_DAYS) return againOutOfForm(history, id);
-  const gap = `${away} days since the last time`;
+  const gap = () => `${away} days since the last time`;
   return below
-    ? { step: { kind: 'level down', levelId: below.id }, because: 'away', why: () => say`${gap}: go back a level.` }
-    : { step: { kind: 'ease' }, because: 'away', why: () => say`${gap}: start with less of it.` };
+    ? { step: { kind: 'level down', levelId: below.id }, because: 'away', why: () => say`${gap()}: go back a level.` }
+    : { step: { kind: 'ease' }, because: 'away', why: () => say`${gap()}: start with less of it.` };
 }
 
 /** A fault of form in two sessions in a row comes from the dose, not from the day: less, until the form is good (practice: quality ends a set). Working value. */
@@ -185,19 +185,18 @@ function moreAfter(
   { movement, method, today }: StandingQuestion,
 ): Judged {
   const last = lastOf(history);
-  const is = capital(setsWords(last));
+  const is = () => capital(setsWords(last));
   const daysSince = (sessions: number): number =>
     sessions === 0 ? 0 : Math.floor(daysBetween(itemAt(history, history.length - sessions).onDay, today));
-  /** Why it is too soon after the first of so many sessions; null where it is not. */
-  const tooSoon = (sessions: number): string | null =>
-    daysSince(sessions) >= method.daysPerStep ? null : `at most once in ${counted(method.daysPerStep, 'day')}`;
+  /** Whether it is too soon after the first of so many sessions. */
+  const isTooSoon = (sessions: number): boolean => daysSince(sessions) < method.daysPerStep;
+  const wait = () => `at most once in ${counted(method.daysPerStep, 'day')}`;
   if (streak >= gate.sessions) {
     const above = neighbourLevel(movement, level.id, 1);
     if (!above)
       return { step: HOLD, because: 'not yet', why: () => say`${capital(gateWords(gate))}: done, and this is the highest level.` };
-    const wait = tooSoon(streak);
-    if (wait !== null)
-      return { step: HOLD, because: 'not yet', why: () => say`${capital(gateWords(gate))}: done. Next comes “${above.name}”: ${wait}.` };
+    if (isTooSoon(streak))
+      return { step: HOLD, because: 'not yet', why: () => say`${capital(gateWords(gate))}: done. Next comes “${above.name}”: ${wait()}.` };
     const step: Step = { kind: 'level up', levelId: above.id };
     return { step, because: 'clean', why: () => say`${capital(gateWords(gate))}: done. Next comes “${above.name}”.` };
   }
@@ -209,16 +208,15 @@ function moreAfter(
     return {
       step: HOLD,
       because: 'not yet',
-      why: () => say`${is}, clean in ${clean} of ${method.sessionsPerStep} sessions: once more before it increases.`,
+      why: () => say`${is()}, clean in ${clean} of ${method.sessionsPerStep} sessions: once more before it increases.`,
     };
   }
-  const wait = tooSoon(clean);
-  if (wait !== null)
-    return { step: HOLD, because: 'not yet', why: () => say`${is}, clean in the last ${clean} sessions: increase ${wait}.` };
+  if (isTooSoon(clean))
+    return { step: HOLD, because: 'not yet', why: () => say`${is()}, clean in the last ${clean} sessions: increase ${wait()}.` };
   return {
     step: goesOn,
     because: 'clean',
-    why: () => say`${is}, clean in the last ${clean} sessions. Next: ${doseWords(last, goesOn)}. Level up at ${gateWords(gate)}.`,
+    why: () => say`${is()}, clean in the last ${clean} sessions. Next: ${doseWords(last, goesOn)}. Level up at ${gateWords(gate)}.`,
   };
 }
 
