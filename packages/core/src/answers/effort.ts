@@ -115,9 +115,10 @@ export function answerOffers({
   ...work
 }: EffortWork & { check: string; blockIds: readonly string[] }): OffersAnswer | null {
   const view = viewIn(work);
-  const finding = findingsOf(view).find((each) => each.check.id === check && same(each.blockIds, blockIds));
+  const findings = findingsOf(view);
+  const finding = findings.find((each) => each.check.id === check && same(each.blockIds, blockIds));
   if (!finding) return null;
-  return { offers: offersFor(view, finding).map(({ label, edits }) => ({ label, edits: [...edits] })) };
+  return { offers: offersFor(view, finding, findings).map(({ label, edits }) => ({ label, edits: [...edits] })) };
 }
 
 /** Sums up sessions, away from the event loop. */

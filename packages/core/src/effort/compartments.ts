@@ -183,7 +183,7 @@ export function holdTimeS(rates: Rates, from: Units, effort: number, withinS: nu
 
 /** Nobody asks for longer. */
 const ENDLESS_S = 36_000;
-const KEPT_EFFORTS = 500;
+const KEPT_EFFORTS = 2000;
 /** By rates, effort and what of it is charged: a session asks the same few of them hundreds of times. */
 const knownTimes = new Map<Rates, Map<number, Map<number, number>>>();
 let knownAt = timesMoved();

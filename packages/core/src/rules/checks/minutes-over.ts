@@ -5,11 +5,12 @@ import { type Dose, oneSetLess } from '../../model/dose.js';
 import type { Edit } from '../../model/edits.js';
 import { resolveBlock } from '../../model/check-sequence.js';
 import { type Round, ROUND_LIMITS } from '../../model/round.js';
-import { aloneIn, timesOf } from '../../model/rounds.js';
-import { type Block, SEQUENCE_LIMITS } from '../../model/sequence.js';
+import { aloneIn, timesOf, turnKey } from '../../model/rounds.js';
+import { type Block, type Sequence, SEQUENCE_LIMITS } from '../../model/sequence.js';
 import type { Check } from './finding.js';
 import { unusualInDose } from '../doses/usual-dose.js';
 import { compileTimeline } from '../../timeline/compile-timeline.js';
+import { LOOK_S, milliseconds } from '../../timeline/timeline.js';
 
 /** Finds sequences that take longer than their minutes. */
 export const minutesOver: Check = {
@@ -51,14 +52,31 @@ function trimmed(view: SessionView, overMs: number): Edit[] | null {
 
 /** Takes a round from what has most of them, down to two, until it fits. */
 function fewerRounds({ sequence, lookup, timeline }: SessionView, overMs: number): Edit[] | null {
+  const lastRoundMs = roundLengths(timeline, sequence);
   let rounds = sequence.rounds ?? [];
+  let leftMs = overMs;
   for (;;) {
     const most = rounds.reduce<Round | null>((a, b) => (a && a.times >= b.times ? a : b), null);
     if (!most || most.times <= ROUND_LIMITS.times.min) return null;
+    leftMs -= lastRoundMs(most);
     rounds = rounds.map((round) => (round === most ? { ...round, times: round.times - 1 } : round));
-    if (timeline.durationMs - compileTimeline({ ...sequence, rounds }, lookup).durationMs >= overMs) break;
+    // Where a round ends at another level, the way to what follows is another, too: what the sums say is held against the clock.
+    if (leftMs <= 0 && timeline.durationMs - compileTimeline({ ...sequence, rounds }, lookup).durationMs >= overMs) break;
   }
   return rounds.filter((round) => !sequence.rounds?.includes(round)).map((round) => ({ kind: 'round', round }));
+}
+
+/** What the last of its rounds takes, without the looks after it: those move to the one before. */
+function roundLengths({ turns }: SessionView['timeline'], { blocks }: Sequence): (round: Round) => number {
+  const lengthOf = new Map(turns.map((turn) => [turnKey(turn), turn.endMs - turn.startMs]));
+  const indexOf = new Map(blocks.map(({ id }, index) => [id, index]));
+  const lastOf = new Map(turns.map(({ blockIndex, round }) => [blockIndex, round]));
+  return ({ blockIds, times }) =>
+    blockIds.reduce((sum, id) => {
+      const blockIndex = must(indexOf.get(id), 'a block of the round');
+      const looks = lastOf.get(blockIndex) === times && itemAt(blocks, blockIndex).lookAgain?.includes('after');
+      return sum + must(lengthOf.get(turnKey({ blockIndex, round: times })), 'a turn of the round') - (looks ? milliseconds(LOOK_S) : 0);
+    }, 0);
 }
 
 function fewerSets(view: SessionView, overMs: number): Edit[] | null {

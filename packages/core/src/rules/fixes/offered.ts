@@ -3,7 +3,7 @@ import { type BlockView, type SessionView, viewOf } from '../../effort/session-v
 import { applyEdits, type Edit } from '../../model/edits.js';
 import { blockOf } from '../checks/block-views.js';
 import { editsOf } from '../checks/finding.js';
-import { type Finding, findingsOf, keyOfFinding } from '../checks/index.js';
+import { type Finding, findingsBy, findingsOf, keyOfFinding } from '../checks/index.js';
 import { compileTimeline } from '../../timeline/compile-timeline.js';
 import { editWords } from './edit-words.js';
 import { type Answer, gentlerFor } from './gentler.js';
@@ -22,8 +22,8 @@ const OFFERED = 3;
  * gentlest comes first, one of each kind; taking a block out is offered when nothing else would do. Computed by carrying each answer out: see
  * `offersStepwise` for where somebody is typing.
  */
-export function offersFor(view: SessionView, finding: Finding): Offer[] {
-  const steps = offersStepwise(view, finding, findingsOf(view));
+export function offersFor(view: SessionView, finding: Finding, before = findingsOf(view)): Offer[] {
+  const steps = offersStepwise(view, finding, before);
   for (;;) {
     const { done, value } = steps.next();
     if (done) return value;
@@ -94,7 +94,8 @@ function withMinutes(view: SessionView, edits: readonly Edit[]): readonly Edit[]
 /** What stands against edits as an answer to a finding, by the ids of checks; null when the finding stays. */
 export function raisedBy(view: SessionView, finding: Finding, before: readonly Finding[], edits: readonly Edit[]): string[] | null {
   const after = viewOf({ ...view, sequence: applyEdits(view.sequence, edits) });
+  // Most of what is tried doesn’t answer it: one check tells, before all others are asked.
+  if (findingsBy([finding.check], after).some((other) => keyOfFinding(other) === keyOfFinding(finding))) return null;
   const found = findingsOf(after);
-  if (found.some((other) => keyOfFinding(other) === keyOfFinding(finding))) return null;
   return objectionsIn(after, found, view, { upTo: finding.check.severity, before });
 }
