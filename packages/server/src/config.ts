@@ -13,6 +13,8 @@ export interface Config {
   /** Lets whoever has it set up the first studio; null where nobody may. */
   setUpCode: string | null;
   logLevel: string;
+  /** Where the lines of the log go; to standard output where this is left out. */
+  logTo?: { write(line: string): void };
   /** Names under which the server is reached, besides its addresses and the machine’s own name. */
   allowedHosts: readonly string[];
   /** Proxies whose word on where a request comes from is taken: names, addresses or ranges. */

@@ -11,7 +11,7 @@ import { seedWhenEmpty } from './database/demo/seed.js';
 import { proxyAddresses, refuseStrangeHosts } from './http/hosts.js';
 import { readJsonBodies } from './http/json-body.js';
 import { sendSafeHeaders } from './http/safe-headers.js';
-import { StructuredLogger } from './http/logger.js';
+import { requestLine, StructuredLogger } from './http/logger.js';
 import { keepRequestContext } from './http/request-context.js';
 import { serveOpenApi } from './http/openapi.js';
 import { answerFrameworkError } from './http/problem.filter.js';
@@ -25,7 +25,7 @@ export async function createApp(config: Config, now: () => Date = () => new Date
   const proxies = await proxyAddresses(config.trustedProxies);
   const adapter = new FastifyAdapter({
     ...(proxies.length > 0 && { trustProxy: proxies }),
-    logger: { level: config.logLevel },
+    logger: { level: config.logLevel, serializers: { req: requestLine }, ...(config.logTo && { stream: config.logTo }) },
     genReqId: requestIds(),
     bodyLimit: BODY_LIMIT_BYTES,
     routerOptions: { maxParamLength: ID_LENGTH },

@@ -46,6 +46,9 @@ interface Furnishing {
   now?: () => Date;
   webRoot?: string;
   trustedProxies?: readonly string[];
+  secureCookie?: boolean;
+  /** Takes the lines of the log. */
+  logged?: string[];
 }
 
 /** The real server over a real database of its own, without listening. */
@@ -65,7 +68,7 @@ export class House {
 
   static async open(
     name: string,
-    { seedDemo = false, setUpCode = null, now, webRoot = '/nowhere', trustedProxies = [] }: Furnishing = {},
+    { seedDemo = false, setUpCode = null, now, webRoot = '/nowhere', trustedProxies = [], secureCookie = false, logged }: Furnishing = {},
   ): Promise<House> {
     const base = process.env['TEST_DATABASE_URL'];
     if (!base) throw new Error('TEST_DATABASE_URL must be set: run ./clay-pot test unit');
@@ -80,8 +83,9 @@ export class House {
       webRoot,
       demo: seedDemo ? USUAL_DEMO : null,
       setUpCode,
-      logLevel: 'silent',
-      secureCookie: false,
+      logLevel: logged ? 'info' : 'silent',
+      secureCookie,
+      ...(logged && { logTo: { write: (line: string) => void logged.push(line) } }),
       allowedHosts: ['here.example'],
       trustedProxies,
     };

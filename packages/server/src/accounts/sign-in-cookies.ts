@@ -5,24 +5,28 @@ import type { Config } from '../config.js';
 import { KNOWN_DAYS, SIGN_IN_DAYS } from './sign-in.service.js';
 
 /** The cookie that a sign-in is kept in. */
-export const COOKIE = 'claypot';
+const COOKIE = 'claypot';
 /** While the demo is visited: where one was signed in before. */
 const RETURN_COOKIE = 'claypot_return';
 /** A device on which somebody signed in before. */
 const KNOWN_COOKIE = 'claypot_known';
 const DAY_S = 24 * 3600;
+/** Over HTTPS a browser takes such a cookie from this host alone: no neighbour under the same domain can plant one (RFC 6265bis, 4.1.3.2). */
+const HOST_ONLY = '__Host-';
+
+type Cookies = Readonly<Record<string, string | undefined>>;
 
 /** The cookies of a browser that is signed in; no script reads them. */
 @Injectable()
 export class SignInCookies {
   constructor(@Inject(CONFIG) private readonly config: Config) {}
 
-  signedIn(request: FastifyRequest): string | undefined {
-    return request.cookies[COOKIE];
+  signedIn({ cookies }: { readonly cookies: Cookies }): string | undefined {
+    return cookies[this.named(COOKIE)];
   }
 
-  keptForReturn(request: FastifyRequest): string | undefined {
-    return request.cookies[RETURN_COOKIE];
+  keptForReturn({ cookies }: FastifyRequest): string | undefined {
+    return cookies[this.named(RETURN_COOKIE)];
   }
 
   sign(reply: FastifyReply, token: string): void {
@@ -33,8 +37,8 @@ export class SignInCookies {
     this.set(reply, RETURN_COOKIE, token);
   }
 
-  known(request: FastifyRequest): string | undefined {
-    return request.cookies[KNOWN_COOKIE];
+  known({ cookies }: FastifyRequest): string | undefined {
+    return cookies[this.named(KNOWN_COOKIE)];
   }
 
   know(reply: FastifyReply, token: string): void {
@@ -42,15 +46,27 @@ export class SignInCookies {
   }
 
   forget(reply: FastifyReply): void {
-    reply.clearCookie(COOKIE, { path: '/' });
+    this.clear(reply, COOKIE);
   }
 
   forgetReturn(reply: FastifyReply): void {
-    reply.clearCookie(RETURN_COOKIE, { path: '/' });
+    this.clear(reply, RETURN_COOKIE);
   }
 
   private set(reply: FastifyReply, name: string, token: string, days = SIGN_IN_DAYS): void {
-    const secure = this.config.secureCookie;
-    reply.setCookie(name, token, { httpOnly: true, sameSite: 'lax', path: '/', secure, maxAge: days * DAY_S });
+    reply.setCookie(this.named(name), token, { ...this.bounds(), maxAge: days * DAY_S });
+  }
+
+  /** A browser takes no word about a secure cookie that isn’t as secure. */
+  private clear(reply: FastifyReply, name: string): void {
+    reply.clearCookie(this.named(name), this.bounds());
+  }
+
+  private bounds() {
+    return { httpOnly: true, sameSite: 'lax', path: '/', secure: this.config.secureCookie } as const;
+  }
+
+  private named(name: string): string {
+    return this.config.secureCookie ? HOST_ONLY + name : name;
   }
 }

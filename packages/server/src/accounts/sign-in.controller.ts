@@ -35,7 +35,9 @@ export class SignInController {
     const { token, device } = await this.signIns.signIn(body.email.trim().toLowerCase(), body.password, request.ip, known);
     this.cookies.sign(reply, token);
     this.cookies.know(reply, device);
-    return this.signIns.describe(must(await this.signIns.whoHas(token), 'a sign-in for the token just given'));
+    const me = must(await this.signIns.whoHas(token), 'a sign-in for the token just given');
+    request.log.info({ event: 'signed in', accountId: me.account.id, address: request.ip });
+    return this.signIns.describe(me);
   }
 
   @Public()
@@ -47,5 +49,6 @@ export class SignInController {
     }
     this.cookies.forget(reply);
     this.cookies.forgetReturn(reply);
+    request.log.info({ event: 'signed out', address: request.ip });
   }
 }

@@ -4,7 +4,7 @@ import type { FastifyRequest } from 'fastify';
 import { checkOrigin } from '../http/origin.js';
 import { signInNeeded } from '../http/problem.js';
 import { currentRequest } from '../http/request-context.js';
-import { COOKIE } from './sign-in-cookies.js';
+import { SignInCookies } from './sign-in-cookies.js';
 import { type SignedIn, SignInService } from './sign-in.service.js';
 
 const PUBLIC = 'public';
@@ -24,13 +24,14 @@ export class SignedInGuard implements CanActivate {
   constructor(
     private readonly reflector: Reflector,
     private readonly signIns: SignInService,
+    private readonly cookies: SignInCookies,
   ) {}
 
   async canActivate(context: ExecutionContext): Promise<boolean> {
     const request = context.switchToHttp().getRequest<SignedInRequest>();
     checkOrigin(request);
     if (this.isPublic(context)) return true;
-    const token = request.cookies[COOKIE];
+    const token = this.cookies.signedIn(request);
     const signedIn = token ? await this.signIns.whoHas(token) : null;
     if (!signedIn) throw signInNeeded();
     request.signedIn = signedIn;

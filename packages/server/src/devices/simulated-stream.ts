@@ -7,7 +7,7 @@ import { HttpAdapterHost } from '@nestjs/core';
 import type { FastifyInstance } from 'fastify';
 import { type WebSocket, WebSocketServer } from 'ws';
 import { SignInService } from '../accounts/sign-in.service.js';
-import { COOKIE } from '../accounts/sign-in-cookies.js';
+import { SignInCookies } from '../accounts/sign-in-cookies.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { isOwnOrigin } from '../http/origin.js';
 import { PersonsService } from '../persons/persons.service.js';
@@ -31,6 +31,7 @@ export class SimulatedStream implements OnApplicationBootstrap, OnModuleDestroy 
   constructor(
     private readonly host: HttpAdapterHost,
     private readonly signIns: SignInService,
+    private readonly cookies: SignInCookies,
     private readonly persons: PersonsService,
   ) {}
 
@@ -60,7 +61,7 @@ export class SimulatedStream implements OnApplicationBootstrap, OnModuleDestroy 
       refuse(socket, '403 Forbidden');
       return;
     }
-    const token = this.fastify.parseCookie(request.headers.cookie ?? '')[COOKIE];
+    const token = this.cookies.signedIn({ cookies: this.fastify.parseCookie(request.headers.cookie ?? '') });
     const signedIn = token ? await this.signIns.whoHas(token) : null;
     if (!signedIn) {
       refuse(socket, '401 Unauthorized');

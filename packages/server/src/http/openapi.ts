@@ -6,7 +6,7 @@ import type { INestApplication, Type } from '@nestjs/common';
 import type { NestFastifyApplication } from '@nestjs/platform-fastify';
 import { ApiBody, DocumentBuilder, type OpenAPIObject, SwaggerModule } from '@nestjs/swagger';
 import { getMetadataStorage, ValidationTypes } from 'class-validator';
-import { COOKIE } from '../accounts/sign-in-cookies.js';
+import { SignInCookies } from '../accounts/sign-in-cookies.js';
 import { SignInService } from '../accounts/sign-in.service.js';
 import { answerProblem } from './problem.filter.js';
 import { signInNeeded } from './problem.js';
@@ -61,13 +61,14 @@ const JSON_PATH = 'api/openapi.json';
 /** Serves the description of the API, and a page to read it on, to who is signed in. */
 export function serveOpenApi(app: NestFastifyApplication): void {
   const signIns = app.get(SignInService);
+  const cookies = app.get(SignInCookies);
   app
     .getHttpAdapter()
     .getInstance()
     .addHook('onRequest', (request, reply, done) => {
       const path = (request.url.split('?')[0] ?? '').toLowerCase();
       if (!path.startsWith(`/${PATH}`) && path !== `/${JSON_PATH}`) return done();
-      const token = request.cookies[COOKIE];
+      const token = cookies.signedIn(request);
       const known = token === undefined ? Promise.resolve(null) : signIns.whoHas(token);
       known.then((signedIn) => (signedIn ? done() : answerProblem(signInNeeded(), request, reply)), done);
     });

@@ -1,6 +1,7 @@
 import { type ArgumentsHost, Catch, type ExceptionFilter, HttpException, Logger } from '@nestjs/common';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import { databaseIsAway, diskIsFull, tookTooLong, wasLocked } from '../database/query-limit.js';
+import { requestLine } from './logger.js';
 import { busy, databaseAway, noRoom, plain, ProblemError, slowDatabase } from './problem.js';
 import { AbandonedError } from './request-context.js';
 
@@ -45,8 +46,13 @@ export function answerFrameworkError(error: Error, request: FastifyRequest, repl
   answerProblem(plain(status < 500 ? status : 400, what), request, reply);
 }
 
+/** Refused for who asks, or how often: whoever guards this server looks at these. */
+const REFUSALS: readonly number[] = [401, 403, 421, 429];
+
 /** Sends a problem document. */
 export function answerProblem({ problem, headers }: ProblemError, request: FastifyRequest, reply: FastifyReply): void {
+  const { status, title } = problem;
+  if (REFUSALS.includes(status)) request.log.warn({ event: 'refused', status, title, ...requestLine(request) });
   void reply
     .status(problem.status)
     .headers(headers)
