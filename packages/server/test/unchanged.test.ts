@@ -4,6 +4,7 @@ import { gunzipSync } from 'node:zlib';
 import { v7 as uuid } from 'uuid';
 import { AnsweredBefore } from '../src/http/unchanged.interceptor.js';
 import { TogetherLookup } from '../src/database/together-lookup.js';
+import { RunningSessions } from '../src/sessions/running-sessions.js';
 import { TodayService } from '../src/today/today.service.js';
 import { ATHLETE, type Browser, House, SEQUENCE } from './house.js';
 
@@ -61,8 +62,24 @@ describe('an answer that is kept', () => {
     const { id: blockId, movementId, levelId } = block!;
     const set = { blockId, movementId, levelId, set: 1, side: 'both', direction: null, unit: 'repetitions' };
     const amounts = { plannedAmount: 30, doneAmount: 30, endedAt: '2026-06-10T08:01:00.000Z', corrects: null };
-    expect((await coach.ask('PUT', `/sessions/${id}/sets/${uuid()}`, { ...set, ...amounts })).status).toBe(204);
-    expect(await done()).toBeGreaterThan(0);
+    // Whether it was asked never, once or often before: what is kept by then is not shown again.
+    let last = 0;
+    for (const times of [0, 1, 2, 3]) {
+      for (let turn = 0; turn < times; turn++) expect(await done()).toBe(last);
+      const blockAmounts = { ...amounts, set: times + 1, doneAmount: 6, plannedAmount: 30, endedAt: `2026-06-10T08:0${times}:00.000Z` };
+      expect((await coach.ask('PUT', `/sessions/${id}/sets/${uuid()}`, { ...set, ...blockAmounts })).status).toBe(204);
+      const now = (await done()) ?? 0;
+      expect(now).toBeGreaterThan(last);
+      last = now;
+    }
+  });
+
+  test('of sessions goes out as it is while nothing is recorded of one that is running', async () => {
+    const found = jest.spyOn(house.app.get(RunningSessions), 'idsIn');
+    for (let turn = 0; turn < 5; turn++) await coach.ask('GET', '/sessions?limit=3');
+    // Once to see what it rests on, and once to know what that was before.
+    expect(found).toHaveBeenCalledTimes(2);
+    found.mockRestore();
   });
 });
 

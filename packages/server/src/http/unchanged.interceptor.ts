@@ -7,9 +7,10 @@ import {
   Injectable,
   type NestInterceptor,
   SetMetadata,
+  type Type,
   UseInterceptors,
 } from '@nestjs/common';
-import { Reflector } from '@nestjs/core';
+import { ModuleRef, Reflector } from '@nestjs/core';
 import type { FastifyReply } from 'fastify';
 import { LRUCache } from 'lru-cache';
 import { from, lastValueFrom, type Observable } from 'rxjs';
@@ -17,7 +18,7 @@ import type { SignedInRequest } from '../accounts/signed-in.guard.js';
 import { Clock, dayIn } from './clock.js';
 import { shared } from './request-context.js';
 
-const HOLDS_IF = 'holds-if';
+const BOUNDS = 'holds-while-unchanged';
 /** What belongs to an answer besides its text: its version, and its next page. */
 const KEPT_HEADERS = ['etag', 'link'] as const;
 const SMALLEST_COMPRESSED = 1024;
@@ -33,16 +34,40 @@ interface Kept {
   readonly stamp: string;
   readonly body: Buffer;
   readonly headers: Readonly<Record<string, string>>;
+  /** Where it rests on rows besides. */
+  readonly rows?: RowsSeen;
   /** Made when a browser first asks for it. */
   gzip?: Promise<Buffer>;
 }
 
+/** Rows that an answer rests on, as they were before it was found; without a version where that isn’t known. */
+interface RowsSeen {
+  readonly ids: readonly string[];
+  readonly version: string | null;
+}
+
+/** Tells of rows that change without a word to the studio’s revision. */
+export interface RestsOn<A> {
+  /** Those that an answer rests on. */
+  idsIn(answer: A): readonly string[];
+  /** Other whenever one of them changes. */
+  versionOf(ids: readonly string[]): Promise<string>;
+}
+
+/** What bounds an answer besides the studio’s revision and its day. */
+interface Bounds<A = never> {
+  /** Whether it is one to keep. */
+  readonly holdsIf?: (answer: A) => boolean;
+  /** What tells of the rows that it rests on. */
+  readonly restsOn?: Type<RestsOn<A>>;
+}
+
 /**
- * Marks an answer that depends on what the studio has stored, and on its day, alone: until something is written it is sent again as it is.
- * @param holdsIf whether an answer is one to keep; where it may not be, nobody is answered by what another asked for a moment before
+ * Marks an answer that depends on what the studio has stored, and on its day, alone: until something is written it is sent again as it is. One that has bounds
+ * besides is found for each who asks: nobody is answered by what another asked for a moment before.
  */
-export const HoldsWhileUnchanged = (holdsIf?: (answer: never) => boolean) =>
-  applyDecorators(SetMetadata(HOLDS_IF, holdsIf), UseInterceptors(UnchangedInterceptor));
+export const HoldsWhileUnchanged = (bounds: Bounds = {}) =>
+  applyDecorators(SetMetadata(BOUNDS, bounds), UseInterceptors(UnchangedInterceptor));
 
 /** What was answered before, of all studios. */
 @Injectable()
@@ -62,6 +87,7 @@ export class UnchangedInterceptor implements NestInterceptor {
     private readonly reflector: Reflector,
     private readonly clock: Clock,
     private readonly before: AnsweredBefore,
+    private readonly modules: ModuleRef,
   ) {}
 
   intercept(context: ExecutionContext, next: CallHandler): Observable<unknown> {
@@ -73,30 +99,57 @@ export class UnchangedInterceptor implements NestInterceptor {
     const stamp = `${scope.revision} ${dayIn(studio.timeZone, this.clock.now())}`;
     const reply = http.getResponse<FastifyReply>();
     const acceptsGzip = /\bgzip\b/.test(headers['accept-encoding'] ?? '');
-    const existing = this.before.kept.get(key);
-    const sending = existing?.stamp === stamp ? existing : this.found({ key, stamp, context, next, reply });
-    return from(Promise.resolve(sending).then((kept) => send(reply, kept, acceptsGzip)));
+    const sending = this.current({ key, stamp, context, next, reply });
+    return from(sending.then((kept) => send(reply, kept, acceptsGzip)));
+  }
+
+  private async current(asked: Asked): Promise<Kept> {
+    const existing = this.before.kept.get(asked.key);
+    const isUnchanged = existing?.stamp === asked.stamp;
+    if (isUnchanged && !existing.rows) return existing;
+    const { holdsIf, restsOn } = this.reflector.get<Bounds<unknown>>(BOUNDS, asked.context.getHandler());
+    if (restsOn) {
+      const tells = this.modules.get<RestsOn<unknown>>(restsOn, { strict: false });
+      // Read before the answer is found: what is recorded meanwhile makes it another.
+      const rows = existing?.rows && { ...existing.rows, version: await tells.versionOf(existing.rows.ids) };
+      if (isUnchanged && rows?.version === existing.rows?.version) return existing;
+      return this.answer(asked, { restsOn: tells, rows });
+    }
+    if (holdsIf) return this.answer(asked, { holdsIf });
+    return this.found(asked);
   }
 
   private found(asked: Asked): Promise<Kept> {
     const { underWay } = this.before;
-    const holdsIf = this.reflector.get<((answer: unknown) => boolean) | undefined>(HOLDS_IF, asked.context.getHandler());
-    if (holdsIf) return this.answer(asked, holdsIf);
     const name = `${asked.key} ${asked.stamp}`;
-    const finding = underWay.get(name) ?? shared(() => this.answer(asked, () => true)).finally(() => underWay.delete(name));
+    const finding = underWay.get(name) ?? shared(() => this.answer(asked, {})).finally(() => underWay.delete(name));
     underWay.set(name, finding);
     return finding;
   }
 
-  private async answer({ key, stamp, next, reply }: Asked, holdsIf: (answer: unknown) => boolean): Promise<Kept> {
+  private async answer({ key, stamp, next, reply }: Asked, { holdsIf = () => true, restsOn, rows }: Bound): Promise<Kept> {
     const answer: unknown = await lastValueFrom(next.handle());
     const headers = Object.fromEntries(
       KEPT_HEADERS.flatMap((name) => (reply.hasHeader(name) ? [[name, String(reply.getHeader(name))]] : [])),
     );
-    const entry = { stamp, body: Buffer.from(JSON.stringify(answer)), headers };
+    const ids = restsOn?.idsIn(answer) ?? [];
+    const entry: Kept = {
+      stamp,
+      body: Buffer.from(JSON.stringify(answer)),
+      headers,
+      ...(ids.length > 0 && { rows: rows && ids.every((id) => rows.ids.includes(id)) ? rows : { ids, version: null } }),
+    };
     if (holdsIf(answer)) this.before.kept.set(key, entry);
     return entry;
   }
+}
+
+/** The bounds of one answer. */
+interface Bound {
+  readonly holdsIf?: (answer: unknown) => boolean;
+  readonly restsOn?: RestsOn<unknown>;
+  /** As they were before it is found. */
+  readonly rows?: RowsSeen | undefined;
 }
 
 interface Asked {

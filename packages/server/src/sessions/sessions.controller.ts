@@ -23,6 +23,7 @@ import { ApiOperation } from '@nestjs/swagger';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
 import { HoldsWhileUnchanged } from '../http/unchanged.interceptor.js';
+import { RunningSessions } from './running-sessions.js';
 import { pageEndOf, pageOf } from './session-list.js';
 import { SessionsService } from './sessions.service.js';
 import { ReportsService } from './reports.service.js';
@@ -36,8 +37,7 @@ export class SessionsController {
   ) {}
 
   @Get()
-  // What is recorded of a running session changes its entry without a word to anybody else.
-  @HoldsWhileUnchanged(({ items }: SessionPage) => items.every(({ ending }) => ending !== null))
+  @HoldsWhileUnchanged({ restsOn: RunningSessions })
   list(
     @Studio() scope: StudioScope,
     @Query() { athlete, before, find, only, limit = SESSION_PAGE.usual }: SessionsQuery,

@@ -3,6 +3,7 @@ import { LibraryModule } from '../library/library.module.js';
 import { PersonsModule } from '../persons/persons.module.js';
 import { SessionsController } from './sessions.controller.js';
 import { SessionsService } from './sessions.service.js';
+import { RunningSessions } from './running-sessions.js';
 import { SetQueue } from './set-queue.js';
 import { ReportsService } from './reports.service.js';
 
@@ -10,6 +11,6 @@ import { ReportsService } from './reports.service.js';
 @Module({
   imports: [LibraryModule, PersonsModule],
   controllers: [SessionsController],
-  providers: [SessionsService, ReportsService, SetQueue],
+  providers: [SessionsService, ReportsService, SetQueue, RunningSessions],
 })
 export class SessionsModule {}

@@ -24,7 +24,7 @@ export class SuggestionsController {
   ) {}
 
   @Get('suggestions')
-  @HoldsWhileUnchanged(({ toLookAt }: StudioSuggestions) => toLookAt === 0)
+  @HoldsWhileUnchanged({ holdsIf: ({ toLookAt }: StudioSuggestions) => toLookAt === 0 })
   @ApiOperation({ summary: 'Open suggestions for all athletes, most urgent first. Ask again while toLookAt is above 0.' })
   ofStudio(@Studio() scope: StudioScope): Promise<StudioSuggestions> {
     return this.suggestions.ofStudio(scope);
