@@ -6,6 +6,7 @@ import { Agent, request } from 'node:http';
 import { v7 as uuid } from 'uuid';
 import { copyDatabase } from '../scripts/copy-database.mjs';
 import { freePort } from '../scripts/processes.mjs';
+import { SERVER_FLAGS } from '../scripts/server-flags.mjs';
 import { TEMPLATES } from '../scripts/templates.mjs';
 import { randomOf } from './fuzz/random.mjs';
 import { anything, fitting, mutated } from './fuzz/values.mjs';
@@ -182,7 +183,7 @@ async function openHouse() {
   const port = await freePort();
   const child = spawn(
     process.execPath,
-    ['--import', new URL('fuzz/server-watch.mjs', import.meta.url).href, 'packages/server/dist/main.js'],
+    [...SERVER_FLAGS, '--import', new URL('fuzz/server-watch.mjs', import.meta.url).href, 'packages/server/dist/main.js'],
     {
       cwd: new URL('..', import.meta.url),
       env: { ...process.env, DATABASE_URL: server + database, PORT: String(port), LOG_LEVEL: 'fatal' },

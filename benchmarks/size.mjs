@@ -7,6 +7,7 @@ import mysql from 'mysql2/promise';
 import { v7 as uuid } from 'uuid';
 import { copyDatabase } from '../scripts/copy-database.mjs';
 import { freePort } from '../scripts/processes.mjs';
+import { SERVER_FLAGS } from '../scripts/server-flags.mjs';
 import { TEMPLATES } from '../scripts/templates.mjs';
 import { load, together } from './size/load.mjs';
 
@@ -28,7 +29,7 @@ if (SMALL) await copyDatabase(server, TEMPLATES.demo, database);
 else await createWhenMissing();
 const sql = await mysql.createConnection((server + database).replace(/^mariadb:/, 'mysql:'));
 const forgotten = SMALL || ONLY ? null : await sql.query('DELETE FROM kept_answers');
-const [house, bare] = [await serve('packages/server/dist/main.js', []), await serve('benchmarks/size/bare.mjs', [server + database])];
+const [house, bare] = [await serve('packages/server/dist/main.js'), await serve('benchmarks/size/bare.mjs', [server + database])];
 const base = `http://127.0.0.1:${house.port}/api`;
 const door = await fetch(`${base}/front-door/demo`, { method: 'POST' });
 // As a browser asks. The bare handler’s answers are small.
@@ -120,7 +121,8 @@ async function setAppend() {
   const [sequence] = await ids(`SELECT id FROM sequences WHERE title = 'Warm thumbs'`);
   const { document } = await read(`/sequences/${sequence}`);
   const sessions = [];
-  for (const athleteId of athletes) {
+  // So many that each has some twelve sets at the end.
+  for (const athleteId of [...athletes, ...athletes, ...athletes]) {
     const id = uuid();
     const body = { athleteId, sequenceId: sequence, startedAt: new Date().toISOString(), plan: document };
     const begun = await fetch(`${base}/sessions/${id}`, {
@@ -189,10 +191,10 @@ async function createWhenMissing() {
   await connection.end();
 }
 
-async function serve(script, more) {
+async function serve(script, more = []) {
   const port = await freePort(0);
   const env = { ...process.env, DATABASE_URL: server + database, PORT: String(port), LOG_LEVEL: 'error', DEMO: 'studio:200,years:2' };
-  const child = spawn(process.execPath, [script, ...(more.length > 0 ? [String(port), ...more] : [])], {
+  const child = spawn(process.execPath, [...SERVER_FLAGS, script, ...(more.length > 0 ? [String(port), ...more] : [])], {
     env,
     stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
   });

@@ -6,6 +6,7 @@ import { startDatabase } from './database.mjs';
 import { ensureOnMachine } from './machine.mjs';
 import { ROOT, RUNNING, TSC } from './places.mjs';
 import { freePort, isOurs } from './processes.mjs';
+import { SERVER_FLAGS } from './server-flags.mjs';
 import { UserError } from './user-error.mjs';
 
 const WEB_PORT = 5173;
@@ -28,7 +29,7 @@ export async function dev() {
   const api = `http://127.0.0.1:${apiPort}`;
   const children = [
     run(process.execPath, [TSC, '-b', '--watch', '--preserveWatchOutput']),
-    run(process.execPath, ['--watch', '--enable-source-maps', join(ROOT, 'packages/server/dist/main.js')], {
+    run(process.execPath, ['--watch', ...SERVER_FLAGS, join(ROOT, 'packages/server/dist/main.js')], {
       DATABASE_URL: outside ?? `${database.url}clay_pot`,
       PORT: String(apiPort),
       LOG_LEVEL: process.env.LOG_LEVEL ?? 'info',

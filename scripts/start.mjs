@@ -9,6 +9,7 @@ import { releaseLock, takeLock } from './lock.mjs';
 import { ensureOnMachine } from './machine.mjs';
 import { DATA, LOCK, ROOT, RUNNING } from './places.mjs';
 import { freePort } from './processes.mjs';
+import { SERVER_FLAGS } from './server-flags.mjs';
 import { stop } from './stop.mjs';
 import { UserError } from './user-error.mjs';
 
@@ -125,7 +126,7 @@ function serve(databaseUrl, port, setUpCode) {
     SET_UP_CODE: setUpCode,
     LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
   };
-  return spawn(process.execPath, ['--enable-source-maps', join(ROOT, 'packages/server/dist/main.js')], {
+  return spawn(process.execPath, [...SERVER_FLAGS, join(ROOT, 'packages/server/dist/main.js')], {
     cwd: ROOT,
     env,
     // Out of the terminal's process group, so that Ctrl-C is ours to pass on.

@@ -52,7 +52,9 @@ const REFUSALS: readonly number[] = [401, 403, 421, 429];
 /** Sends a problem document. */
 export function answerProblem({ problem, headers }: ProblemError, request: FastifyRequest, reply: FastifyReply): void {
   const { status, title } = problem;
-  if (REFUSALS.includes(status)) request.log.warn({ event: 'refused', status, title, ...requestLine(request) });
+  // A page that is opened by whoever isn’t signed in asks who they are: nobody has to look at that.
+  const level = status === 401 && request.method === 'GET' ? 'info' : 'warn';
+  if (REFUSALS.includes(status)) request.log[level]({ event: 'refused', status, title, ...requestLine(request) });
   void reply
     .status(problem.status)
     .headers(headers)
