@@ -38,7 +38,7 @@ test('over HTTPS every cookie is for this host alone, and signing out takes it b
 
 test('signing in and out is logged with whose it was and from where, and never with what was typed', async () => {
   const [signedIn] = await eventsOf(() => signIn(PASSWORD));
-  expect(signedIn).toMatchObject({ event: 'signed in', accountId: expect.any(String), address: '127.0.0.1' });
+  expect(signedIn).toMatchObject({ event: 'signed-in', accountId: expect.any(String), address: '127.0.0.1' });
   const refused = await linesOf(() => signIn('a wrong password'));
   expect(refused.filter(({ event }) => event !== undefined)).toMatchObject([
     { event: 'refused', status: 401, path: '/api/sign-in', address: '127.0.0.1' },

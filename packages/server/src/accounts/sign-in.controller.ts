@@ -36,7 +36,7 @@ export class SignInController {
     this.cookies.sign(reply, token);
     this.cookies.know(reply, device);
     const me = must(await this.signIns.whoHas(token), 'a sign-in for the token just given');
-    request.log.info({ event: 'signed in', accountId: me.account.id, address: request.ip });
+    request.log.info({ event: 'signed-in', accountId: me.account.id, address: request.ip });
     return this.signIns.describe(me);
   }
 
@@ -49,6 +49,6 @@ export class SignInController {
     }
     this.cookies.forget(reply);
     this.cookies.forgetReturn(reply);
-    request.log.info({ event: 'signed out', address: request.ip });
+    request.log.info({ event: 'signed-out', address: request.ip });
   }
 }
