@@ -13,16 +13,9 @@ test.describe('on a phone', () => {
     const { document } = await house.read<StoredSequence>(page, `/sequences/${first!.id}`);
     const sessionId = uuid();
     const at = (hoursAgo: number) => new Date(Date.now() - hoursAgo * HOUR_MS).toISOString();
-    const put = async (path: string, data: object) => {
-      const answer = await page.request.put(`${house.address}/api${path}`, {
-        data,
-        headers: { origin: house.address },
-      });
-      expect(answer.ok()).toBe(true);
-    };
     // A day ago, wherever in the day it is now.
-    await put(`/sessions/${sessionId}`, { athleteId: id, sequenceId: first!.id, plan: document, startedAt: at(25) });
-    await put(`/sessions/${sessionId}/end`, { ending: 'completed', note: '', endedAt: at(24.5) });
+    await house.put(page, `/sessions/${sessionId}`, { athleteId: id, sequenceId: first!.id, plan: document, startedAt: at(25) });
+    await house.put(page, `/sessions/${sessionId}/end`, { ending: 'completed', note: '', endedAt: at(24.5) });
     await page.goto('/');
     await page.getByRole('button', { name: 'Tell of the morning: Kitto Vane' }).click();
     const question = page.getByRole('listitem').filter({ hasText: 'Kitto Vane' });
@@ -77,7 +70,6 @@ test('a coach of pounds and inches reads and types them everywhere; nothing that
     await page.keyboard.press('Enter');
     await expect(page.getByRole('list', { name: 'Results' })).toContainText('100.0 lb');
   } finally {
-    const data = { mass: 'kg', length: 'cm' };
-    await page.request.put(`${house.address}/api/sign-in/units`, { data, headers: { origin: house.address } });
+    await house.put(page, '/sign-in/units', { mass: 'kg', length: 'cm' });
   }
 });

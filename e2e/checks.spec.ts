@@ -27,11 +27,8 @@ test('from ten findings to none by the fix buttons alone; every step can be undo
   await saved(page);
   // The server’s own answer says the same of what was stored.
   const { document } = await house.read<StoredSequence>(page, `/sequences/${idIn(page)}`);
-  const answer = await page.request.post(`${house.address}/api/effort/session`, {
-    data: { sequence: document },
-    headers: { origin: house.address },
-  });
-  expect(((await answer.json()) as EffortSessionAnswer).findings).toEqual([]);
+  const { findings } = await house.told<EffortSessionAnswer>(page, 'POST', '/effort/session', { sequence: document });
+  expect(findings).toEqual([]);
   for (let step = 0; step < presses; step++) await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(count(page)).toHaveText('10 found');
   await saved(page);

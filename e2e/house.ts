@@ -3,7 +3,7 @@ import { createServer } from 'node:net';
 import { fileURLToPath } from 'node:url';
 import type { SequenceListItem, StoredSequence } from '@clay-pot/contracts';
 import { inPhaseOrder, type Sequence, USUAL_PACING } from '@clay-pot/core';
-import { type BrowserContext, expect, type Locator, type Page, test as base } from '@playwright/test';
+import { type APIResponse, type BrowserContext, expect, type Locator, type Page, test as base } from '@playwright/test';
 import { v7 as uuid } from 'uuid';
 import { copyDatabase, newDatabase } from '../scripts/copy-database.mjs';
 import config, { HALL_TIME_ZONE } from './playwright.config.js';
@@ -13,6 +13,9 @@ const OTHER_DAY = new URL('other-day.mjs', import.meta.url).href;
 
 /** What sets up the first studio of a server under test. */
 export const SET_UP_CODE = 'FIRST-EVENT';
+
+/** A server that says it is busy is asked again so often. */
+const MOST_TRIES = 5;
 
 /** The built server with the demo studio, over a database of this worker's own. It can be stopped and started again. */
 export class House {
@@ -52,11 +55,34 @@ export class House {
     this.child = undefined;
   }
 
-  /** Asks the API as the signed-in coach of this page. */
-  async read<T>(page: Page, path: string): Promise<T> {
-    const response = await page.request.get(`${this.address}/api${path}`);
-    expect(response.status()).toBe(200);
-    return (await response.json()) as T;
+  /** Asks the API as the signed-in coach of this page; where it is busy, once more after the time it names, as the page does. */
+  async ask(
+    page: Page,
+    method: 'GET' | 'PUT' | 'POST',
+    path: string,
+    data?: object,
+    more: Record<string, string> = {},
+  ): Promise<APIResponse> {
+    const headers = { origin: this.address, ...more };
+    for (let tries = 0; ; tries++) {
+      const answer = await page.request.fetch(`${this.address}/api${path}`, { method, headers, ...(data && { data }) });
+      const waitS = Number(answer.headers()['retry-after']);
+      if (answer.status() !== 503 || !waitS || tries === MOST_TRIES) return answer;
+      await new Promise((resolve) => setTimeout(resolve, waitS * 1000));
+    }
+  }
+
+  /** What the API says, as it must. */
+  async told<T>(...asked: Parameters<House['ask']>): Promise<T> {
+    const answer = await this.ask(...asked);
+    expect(answer.ok(), `${asked[1]} ${asked[2]}: ${answer.status()} ${answer.ok() ? '' : await answer.text()}`).toBe(true);
+    return (answer.status() === 204 ? undefined : await answer.json()) as T;
+  }
+  read<T>(page: Page, path: string): Promise<T> {
+    return this.told<T>(page, 'GET', path);
+  }
+  put(page: Page, path: string, data: object, more: Record<string, string> = {}): Promise<unknown> {
+    return this.told(page, 'PUT', path, data, more);
   }
 }
 
@@ -208,8 +234,7 @@ export async function someoneNew(page: Page, house: House, name: string, caution
     cautions,
     notes: '',
   };
-  const headers = { origin: house.address };
-  expect((await page.request.put(`${house.address}/api/athletes/${id}`, { headers, data })).status()).toBe(200);
+  await house.put(page, `/athletes/${id}`, data);
   return id;
 }
 
@@ -234,8 +259,7 @@ export async function manyBlocks(page: Page, house: House, count: number): Promi
     pacing: USUAL_PACING,
     blocks,
   };
-  const answer = await page.request.put(`/api/sequences/${id}`, { data, headers: { origin: house.address } });
-  expect(answer.status()).toBe(200);
+  await house.put(page, `/sequences/${id}`, data);
   return id;
 }
 

@@ -14,8 +14,7 @@ async function onePalmLift(page: Page, house: House): Promise<{ id: string; docu
   const block = { id: 'b1', phase: 'strength' as const, movementId: MOVEMENT, levelId: LEVEL, dose: level.dose };
   const document: Sequence = { title: 'One palm lift', purpose: '', budgetMin: 10, pacing: USUAL_PACING, blocks: inPhaseOrder([block]) };
   const id = uuid();
-  const answer = await page.request.put(`/api/sequences/${id}`, { data: document, headers: { origin: house.address } });
-  expect(answer.status()).toBe(200);
+  await house.put(page, `/sequences/${id}`, document);
   return { id, document };
 }
 
@@ -25,21 +24,17 @@ test('one person, one day, one level: the same effort and the same verdict on ev
 }) => {
   const athleteId = await someoneNew(page, house, 'Elowen Tregarth', [{ caution: 'tendon-pain' }]);
   const { id, document } = await onePalmLift(page, house);
-  const headers = { origin: house.address };
 
   // What the API says.
-  const answer = await page.request.post('/api/effort/session', { headers, data: { athleteId, sequence: document } });
-  expect(answer.ok()).toBe(true);
-  const { account, findings } = (await answer.json()) as EffortSessionAnswer;
+  const asked = { athleteId, sequence: document };
+  const { account, findings } = await house.told<EffortSessionAnswer>(page, 'POST', '/effort/session', asked);
   const [block] = account.blocks;
   const percent = Math.round(Math.max(block!.left.effortPercent, block!.right.effortPercent));
   const stop = findings.find(({ check }) => check === 'caution-limit')!;
   const verdict = sentenceText(stop.text);
   expect(verdict).toContain(`${percent} % effort, limit 40 %`);
-  const started = await page.request.put(`/api/sessions/${uuid()}`, {
-    headers,
-    data: { athleteId, sequenceId: id, plan: document, startedAt: new Date().toISOString() },
-  });
+  const start = { athleteId, sequenceId: id, plan: document, startedAt: new Date().toISOString() };
+  const started = await house.ask(page, 'PUT', `/sessions/${uuid()}`, start);
   expect(await started.text()).toContain(verdict);
 
   // The editor: its row and its checks.

@@ -53,11 +53,8 @@ async function generated(page: Page): Promise<string> {
 }
 
 /** What the API says of a sequence for a person. */
-async function answerOf(page: Page, house: House, athleteId: string, sequence: Sequence): Promise<EffortSessionAnswer> {
-  const answer = await page.request.post('/api/effort/session', { headers: { origin: house.address }, data: { athleteId, sequence } });
-  expect(answer.ok()).toBe(true);
-  return (await answer.json()) as EffortSessionAnswer;
-}
+const answerOf = (page: Page, house: House, athleteId: string, sequence: Sequence) =>
+  house.told<EffortSessionAnswer>(page, 'POST', '/effort/session', { athleteId, sequence });
 const documentOf = async (page: Page, house: House, id: string) => (await house.read<StoredSequence>(page, `/sequences/${id}`)).document;
 const minutes = (ms: number) => `${Math.floor(Math.round(ms / 1000) / 60)}:${String(Math.round(ms / 1000) % 60).padStart(2, '0')}`;
 
