@@ -572,6 +572,24 @@ export { unusualInDose } from './rules/doses/usual-dose.js';
 export { checkMutes } from './rules/checks/check-mutes.js';
 export { type Severity } from './rules/checks/finding.js';
 export { type Offer, offersStepwise } from './rules/fixes/offered.js';
+export {
+  CLASS_EVENT,
+  CLASS_LIMITS,
+  CLASS_SESSION,
+  type ClassEvent,
+  type ClassForm,
+  type ClassMember,
+  type ClassSession,
+  checkClassEvent,
+  checkClassSession,
+  type KnownClassEvent,
+  type MemberBlock,
+} from './model/class-session.js';
+export { inForm } from './rules/class/class-fit.js';
+export { hardestAllowed } from './rules/class/class-hurt.js';
+export { type ClassBlockPlan, classPlan, sequenceOfMember, soreBlocks } from './rules/class/class-plan.js';
+export { type ClassRecord, classRecord } from './rules/class/class-record.js';
+export { classAfter, classAt, type ClassState, type MemberState, standingEvents } from './rules/class/class-state.js';
 export { affectedBy, type BlockEases, type Ease, easesOfEach } from './rules/fixes/on-the-spot.js';
 export { handsUsed } from './rules/safety/hands-used.js';
 export { precautionsFor } from './rules/gate/precautions.js';
