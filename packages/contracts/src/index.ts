@@ -5,6 +5,7 @@ export * from './athletes.js';
 
 export * from './suggestions.js';
 export * from './class.js';
+export * from './class-sessions.js';
 export * from './compose.js';
 
 export * from './devices.js';

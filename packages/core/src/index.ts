@@ -100,6 +100,7 @@ export {
   type Of,
   oneOf,
   optional,
+  orNull,
   record,
   type RecordSchema,
   type Schema,
@@ -586,6 +587,7 @@ export {
   type MemberBlock,
 } from './model/class-session.js';
 export { inForm } from './rules/class/class-fit.js';
+export { classFormName, classFormWords } from './rules/class/form-words.js';
 export { hardestAllowed } from './rules/class/class-hurt.js';
 export { type ClassBlockPlan, classPlan, sequenceOfMember, soreBlocks } from './rules/class/class-plan.js';
 export { type ClassRecord, classRecord } from './rules/class/class-record.js';

@@ -7,6 +7,7 @@ import { AthletesModule } from './athletes/athletes.module.js';
 import { SuggestionsModule } from './suggestions/suggestions.module.js';
 import { CalendarModule } from './calendar/calendar.module.js';
 import { ClassModule } from './class/class.module.js';
+import { ClassSessionsModule } from './class-sessions/class-sessions.module.js';
 import type { Config } from './config.js';
 import { CONFIG } from './config.token.js';
 import { dataSourceOptions } from './database/data-source.js';
@@ -53,6 +54,7 @@ export class AppModule {
         SuggestionsModule,
         PredictionsModule,
         ClassModule,
+        ClassSessionsModule,
         PicturesModule,
         ScreenModule,
         MeasureModule,

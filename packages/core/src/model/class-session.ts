@@ -6,7 +6,23 @@ import { MOVEMENT_LIMITS } from './movement.js';
 import type { Fault } from '../vocabulary/fault.js';
 import { HANDS, WORKING_SIDES } from '../vocabulary/hands.js';
 import type { Limit } from '../vocabulary/limit.js';
-import { bounded, idOf, instant, kind, kinds, list, type Of, oneOf, onlyTrue, optional, orNull, record, someOf, text, trueOrFalse } from '../vocabulary/schema.js';
+import {
+  bounded,
+  idOf,
+  instant,
+  kind,
+  kinds,
+  list,
+  type Of,
+  oneOf,
+  onlyTrue,
+  optional,
+  orNull,
+  record,
+  someOf,
+  text,
+  trueOrFalse,
+} from '../vocabulary/schema.js';
 import { SORE_PLACE_IDS } from '../vocabulary/sore-places.js';
 import { STOP_SIGN_IDS } from '../vocabulary/stop-signs.js';
 
@@ -20,6 +36,7 @@ export const CLASS_LIMITS = {
   event: { min: 0, max: 100_000, step: 1, unit: 'events' },
   /** Milliseconds since 1970. */
   at: { min: 0, max: 8_640_000_000_000, step: 1, unit: 'ms' },
+  offsetMs: { min: -8_640_000_000_000, max: 8_640_000_000_000, step: 1, unit: 'ms' },
   /** How long a sign that was pressed by mistake can be taken back. */
   undoMs: 10_000,
   /** Presses of one class that are kept. */
@@ -56,10 +73,9 @@ export const CLASS_MEMBER = record({
   late: optional(onlyTrue()),
   blocks: list(MEMBER_BLOCK, { max: SEQUENCE_LIMITS.blocks }),
   /** Blocks that they leave out once a place hurts much, by place. */
-  sore: list(
-    record({ place: oneOf(SORE_PLACE_IDS), blockIds: list(text(BLOCK_LIMITS.idLength, 1), { max: SEQUENCE_LIMITS.blocks }) }),
-    { max: SORE_PLACE_IDS.length },
-  ),
+  sore: list(record({ place: oneOf(SORE_PLACE_IDS), blockIds: list(text(BLOCK_LIMITS.idLength, 1), { max: SEQUENCE_LIMITS.blocks }) }), {
+    max: SORE_PLACE_IDS.length,
+  }),
 });
 /** Somebody in a class. */
 export type ClassMember = Of<typeof CLASS_MEMBER>;

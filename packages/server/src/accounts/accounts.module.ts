@@ -12,6 +12,6 @@ import { SignedInGuard } from './signed-in.guard.js';
 @Module({
   controllers: [SignInController, FrontDoorController],
   providers: [SignInService, SignInAttempts, FrontDoorService, SignInCookies, { provide: APP_GUARD, useClass: SignedInGuard }],
-  exports: [SignInService, SignInCookies],
+  exports: [SignInService, SignInAttempts, SignInCookies],
 })
 export class AccountsModule {}

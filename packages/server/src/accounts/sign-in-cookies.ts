@@ -10,6 +10,10 @@ const COOKIE = 'claypot';
 const RETURN_COOKIE = 'claypot_return';
 /** A device on which somebody signed in before. */
 const KNOWN_COOKIE = 'claypot_known';
+/** A device without an account that joined a class. */
+const ROOM_COOKIE = 'claypot_room';
+/** A class is over by then. */
+const ROOM_DAYS = 1;
 const DAY_S = 24 * 3600;
 /** Over HTTPS a browser takes such a cookie from this host alone: no neighbour under the same domain can plant one (RFC 6265bis, 4.1.3.2). */
 const HOST_ONLY = '__Host-';
@@ -43,6 +47,18 @@ export class SignInCookies {
 
   know(reply: FastifyReply, token: string): void {
     this.set(reply, KNOWN_COOKIE, token, KNOWN_DAYS);
+  }
+
+  inRoom({ cookies }: { readonly cookies: Cookies }): string | undefined {
+    return cookies[this.named(ROOM_COOKIE)];
+  }
+
+  joinRoom(reply: FastifyReply, token: string): void {
+    this.set(reply, ROOM_COOKIE, token, ROOM_DAYS);
+  }
+
+  leaveRoom(reply: FastifyReply): void {
+    this.clear(reply, ROOM_COOKIE);
   }
 
   forget(reply: FastifyReply): void {

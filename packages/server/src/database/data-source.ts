@@ -48,7 +48,9 @@ import { Suggestions2070000000000 } from './migrations/2070000000000-suggestions
 import { ProgrammeCopies2080000000000 } from './migrations/2080000000000-programme-copies.js';
 import { Grades2090000000000 } from './migrations/2090000000000-grades.js';
 import { KnownDevices2100000000000 } from './migrations/2100000000000-known-devices.js';
+import { ClassEventRow, ClassGuestRow, ClassSessionRow } from '../class-sessions/class-session.entities.js';
 import { StudioRevisions2110000000000 } from './migrations/2110000000000-studio-revisions.js';
+import { ClassSessions2120000000000 } from './migrations/2120000000000-class-sessions.js';
 import { FiledSequences2050000000000 } from './migrations/2050000000000-filed-sequences.js';
 import { DaysOfSessions2000000000000 } from './migrations/2000000000000-days-of-sessions.js';
 import { Programmes1940000000000 } from './migrations/1940000000000-programmes.js';
@@ -86,6 +88,9 @@ export const ENTITIES = [
   ReadingRow,
   IntakeRow,
   PictureRow,
+  ClassSessionRow,
+  ClassEventRow,
+  ClassGuestRow,
 ];
 
 /** How the database at a URL is spoken to: with migrations, and a limit on the time of every query. @param limitS seconds; 0 for none */
@@ -133,6 +138,7 @@ export function dataSourceOptions(url: string, limitS = QUERY_LIMIT_S): DataSour
       Grades2090000000000,
       KnownDevices2100000000000,
       StudioRevisions2110000000000,
+      ClassSessions2120000000000,
     ],
     synchronize: false,
     timezone: 'Z',

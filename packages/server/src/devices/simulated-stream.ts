@@ -1,18 +1,13 @@
-import type { IncomingMessage } from 'node:http';
-import type { Duplex } from 'node:stream';
 import { type DeviceMessage, SIMULATED_PATH, SimulatedSetupInput, faultsOfRequest } from '@clay-pot/contracts';
 import { mostOn, programSeconds, SimulatedDevice } from '@clay-pot/core';
 import { Injectable, type OnApplicationBootstrap, type OnModuleDestroy } from '@nestjs/common';
-import { HttpAdapterHost } from '@nestjs/core';
-import type { FastifyInstance } from 'fastify';
 import { type WebSocket, WebSocketServer } from 'ws';
 import { SignInService } from '../accounts/sign-in.service.js';
 import { SignInCookies } from '../accounts/sign-in-cookies.js';
 import type { StudioScope } from '../database/studio-scope.js';
-import { isOwnOrigin } from '../http/origin.js';
 import { PersonsService } from '../persons/persons.service.js';
+import { type Knock, SocketDoor } from '../sockets/socket-door.js';
 
-const PATH = `/api${SIMULATED_PATH}`;
 /** Often enough for a picture that moves sixty times a second, seldom enough for bad Wi-Fi. */
 const SEND_EVERY_MS = 40;
 /** Each is a timer and a socket. */
@@ -29,16 +24,14 @@ export class SimulatedStream implements OnApplicationBootstrap, OnModuleDestroy 
   private readonly sockets = new WebSocketServer({ noServer: true, maxPayload: 1024 });
 
   constructor(
-    private readonly host: HttpAdapterHost,
+    private readonly door: SocketDoor,
     private readonly signIns: SignInService,
     private readonly cookies: SignInCookies,
     private readonly persons: PersonsService,
   ) {}
 
   onApplicationBootstrap(): void {
-    this.fastify.server.on('upgrade', (request: IncomingMessage, socket: Duplex, head: Buffer) => {
-      void this.upgrade(request, socket, head).catch(() => socket.destroy());
-    });
+    this.door.at(SIMULATED_PATH, (knock) => this.open(knock));
   }
 
   onModuleDestroy(): void {
@@ -46,31 +39,11 @@ export class SimulatedStream implements OnApplicationBootstrap, OnModuleDestroy 
     this.sockets.close();
   }
 
-  private get fastify(): FastifyInstance {
-    return this.host.httpAdapter.getInstance<FastifyInstance>();
-  }
-
-  private async upgrade(request: IncomingMessage, socket: Duplex, head: Buffer): Promise<void> {
-    const url = new URL(request.url ?? '', 'http://house');
-    if (url.pathname !== PATH) {
-      refuse(socket, '404 Not Found');
-      return;
-    }
-    // A page of another site could open a socket with the coach's cookie: the origin says whose page it is.
-    if (!isOwnOrigin(request.headers)) {
-      refuse(socket, '403 Forbidden');
-      return;
-    }
-    const token = this.cookies.signedIn({ cookies: this.fastify.parseCookie(request.headers.cookie ?? '') });
+  private async open({ url, cookies, request, socket, head, refuse }: Knock): Promise<void> {
+    const token = this.cookies.signedIn({ cookies });
     const signedIn = token ? await this.signIns.whoHas(token) : null;
-    if (!signedIn) {
-      refuse(socket, '401 Unauthorized');
-      return;
-    }
-    if (this.sockets.clients.size >= MOST_AT_ONCE) {
-      refuse(socket, '503 Service Unavailable');
-      return;
-    }
+    if (!signedIn) return refuse('401 Unauthorized');
+    if (this.sockets.clients.size >= MOST_AT_ONCE) return refuse('503 Service Unavailable');
     this.sockets.handleUpgrade(request, socket, head, (client) => {
       void this.stream(client, url.searchParams.get('setup') ?? '', signedIn.scope);
     });
@@ -130,8 +103,4 @@ function play(client: WebSocket, device: SimulatedDevice, seconds: number, speed
     if (isOver) client.close(DONE);
   }, SEND_EVERY_MS);
   client.once('close', () => clearInterval(timer));
-}
-
-function refuse(socket: Duplex, status: string): void {
-  socket.end(`HTTP/1.1 ${status}\r\nConnection: close\r\n\r\n`);
 }

@@ -12,5 +12,6 @@ import { ReportsService } from './reports.service.js';
   imports: [LibraryModule, PersonsModule],
   controllers: [SessionsController],
   providers: [SessionsService, ReportsService, SetQueue, RunningSessions],
+  exports: [SessionsService, ReportsService],
 })
 export class SessionsModule {}

@@ -11,6 +11,7 @@ import { BusyError, FairQueue } from './fair-queue.js';
 /** What is long enough to hold up every other request, by its name. */
 type Work = Pick<
   typeof answers,
+  | 'answerClassPlan'
   | 'answerSuggestions'
   | 'answerCompose'
   | 'answerCopy'

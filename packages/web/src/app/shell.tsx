@@ -22,7 +22,7 @@ const ShortcutsDialog = lazy(() => import('./shortcuts-dialog.js'));
 const SignOutDialog = lazy(() => import('./sign-out-dialog.js'));
 
 /** Screens that take the whole window. */
-const BARE = /^\/(session|sequences\/[^/]+\/sheet)$/;
+const BARE = /^\/(session|class(\/.*)?|sequences\/[^/]+\/sheet)$/;
 
 /** Around every screen: who is signed in, where one can go, what is on its way to the server. */
 export function Shell() {

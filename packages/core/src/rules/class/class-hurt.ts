@@ -18,7 +18,11 @@ function leftOf({ sore }: ClassMember, { blockId, like, forms }: MemberBlock, fe
  * form of what loads the place in the same way, and nothing of what the sore place rules out.
  * @returns an index into the forms; −1 where only sitting out is left, Infinity where nothing limits it
  */
-export function hardestAllowed(member: ClassMember, { complaints, forms }: Pick<MemberState, 'complaints' | 'forms'>, blockId: string): number {
+export function hardestAllowed(
+  member: ClassMember,
+  { complaints, forms }: Pick<MemberState, 'complaints' | 'forms'>,
+  blockId: string,
+): number {
   const plan = member.blocks.find((block) => block.blockId === blockId);
   if (!plan) return -1;
   const limits = complaints.map((felt) => {

@@ -93,7 +93,12 @@ function harder(view: SessionView, { block, movement, level }: BlockView): Class
   if (!next || next.dose.work.kind !== block.dose.work.kind) return [];
   const { load: _own, ...plain } = block.dose;
   const dose = unusualInDose(block.dose, next.dosing).length === 0 ? fittedTo(plain, next, movement) : next.dose;
-  const form = fitted(view.sequence, block, { movementId: movement.id, levelId: next.id, dose: { ...dose, sides: block.dose.sides } }, view.lookup);
+  const form = fitted(
+    view.sequence,
+    block,
+    { movementId: movement.id, levelId: next.id, dose: { ...dose, sides: block.dose.sides } },
+    view.lookup,
+  );
   return form && isOpen(view, movement, next, form.dose) ? [form] : [];
 }
 

@@ -56,7 +56,14 @@ export function classRecord(
     plan: sequenceOfMember(session.sequence, member),
     startedAt: iso(now.arrivedMs ?? over.atMs),
     sets: setsOf(session, timeline, member, now.pieces, lookup),
-    complaints: now.complaints.map(({ id, blockId, hand, place, discomfort, atMs }) => ({ id, blockId, hand, place, discomfort, at: iso(atMs) })),
+    complaints: now.complaints.map(({ id, blockId, hand, place, discomfort, atMs }) => ({
+      id,
+      blockId,
+      hand,
+      place,
+      discomfort,
+      at: iso(atMs),
+    })),
     form: standing.flatMap(({ id, event }) => {
       if (event.kind !== 'fault') return [];
       const { blockId, hand, fault, seen, at } = event;
@@ -85,7 +92,13 @@ function reportsOf({ pieces, complaints }: MemberState, { discomfort, at }: { di
 }
 
 /** What somebody did of each piece of the class’s work, in their own forms. */
-function setsOf(session: ClassSession, timeline: Timeline, member: ClassMember, pieces: readonly ClassPiece[], lookup: MovementLookup): DoneSet[] {
+function setsOf(
+  session: ClassSession,
+  timeline: Timeline,
+  member: ClassMember,
+  pieces: readonly ClassPiece[],
+  lookup: MovementLookup,
+): DoneSet[] {
   const plans = new Map(member.blocks.map((plan) => [plan.blockId, plan]));
   const sets: DoneSet[] = [];
   const turns = new Map<string, ClassPiece[]>();
@@ -100,20 +113,43 @@ function setsOf(session: ClassSession, timeline: Timeline, member: ClassMember, 
     const { stint, form } = itemAt(ofTurn, 0);
     const chosen = itemAt(must(plans.get(stint.blockId), 'a plan of each block').forms, form);
     const own = chosen === null ? timeline : timelineOf(inOneForm(session.sequence, stint.blockId, chosen), lookup);
-    const movementId = chosen?.movementId ?? must(session.sequence.blocks.find(({ id }) => id === stint.blockId), 'the block').movementId;
+    const movementId =
+      chosen?.movementId ??
+      must(
+        session.sequence.blocks.find(({ id }) => id === stint.blockId),
+        'the block',
+      ).movementId;
     const mine = stintsOfTurn(own, stint.blockId, stint.round);
     const its = stintsOfTurn(timeline, stint.blockId, stint.round);
     const add = (piece: Stint, amounts: readonly { side: DoneSet['side']; amount: number }[], endedMs: number) => {
       const inRounds = timesOf(session.sequence, piece.blockId) > 1 && { round: piece.round };
       const { blockId, levelId, set, direction, unit, plannedAmount } = piece;
       for (const { side, amount } of amounts) {
-        sets.push({ blockId, movementId, levelId, ...inRounds, set, side, direction, unit, plannedAmount, doneAmount: amount, endedAt: iso(endedMs), corrects: null });
+        sets.push({
+          blockId,
+          movementId,
+          levelId,
+          ...inRounds,
+          set,
+          side,
+          direction,
+          unit,
+          plannedAmount,
+          doneAmount: amount,
+          endedAt: iso(endedMs),
+          corrects: null,
+        });
       }
     };
     if (keepsCount(mine, its)) {
       for (const { stint: led, done, endedMs } of ofTurn) {
         const piece = mine.find((each) => isSamePiece(each, led));
-        if (piece) add(piece, done.map(({ side, amount }) => ({ side, amount: Math.min(amount, piece.plannedAmount) })), endedMs);
+        if (piece)
+          add(
+            piece,
+            done.map(({ side, amount }) => ({ side, amount: Math.min(amount, piece.plannedAmount) })),
+            endedMs,
+          );
       }
     } else {
       // By their own count: as much of their form as the class did of the block.
@@ -122,7 +158,12 @@ function setsOf(session: ClassSession, timeline: Timeline, member: ClassMember, 
       for (const piece of mine) {
         const amount = Math.floor(piece.plannedAmount * share);
         const sides: DoneSet['side'][] = piece.alternating ? ['left', 'right'] : [piece.side];
-        if (amount > 0) add(piece, sides.map((side) => ({ side, amount })), endedMs);
+        if (amount > 0)
+          add(
+            piece,
+            sides.map((side) => ({ side, amount })),
+            endedMs,
+          );
       }
     }
   }

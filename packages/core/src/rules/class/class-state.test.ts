@@ -1,10 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import type { ClassMember } from '../../model/class-session.js';
 import { personOf } from '../../mechanics/person.js';
 import { timelineOf } from '../../timeline/timeline-of.js';
 import { plannedAgainstDone } from '../../timeline/planned-done.js';
 import { athlete } from '../checks/sessions.fixture.js';
-import { classOf, LOOKUP, pressed, SEQUENCE, START_MS } from './class.fixture.js';
+import { classOf, LOOKUP, pressed, SEQUENCE, START_MS, type Timed } from './class.fixture.js';
 import { hardestAllowed } from './class-hurt.js';
 import { classRecord } from './class-record.js';
 import { classAfter, classAt } from './class-state.js';
@@ -12,11 +13,12 @@ import { classAfter, classAt } from './class-state.js';
 const { person } = personOf({ sex: 'female', statureCm: 170, massKg: 62, birthDate: '1990-01-01' }, [], '2026-06-10');
 const CLASS = classOf([{ person }, { person, athlete: athlete('tendon-pain', ['mat', 'chair', 'table', 'wall', 'handles']) }, { person }]);
 const TIMELINE = timelineOf(SEQUENCE, LOOKUP);
-const [ONE, TWO, THREE] = CLASS.members;
+const [ONE, TWO, THREE] = CLASS.members as readonly [ClassMember, ClassMember, ClassMember];
 const LENGTH_S = TIMELINE.durationMs / 1000;
 const after = (events: ReturnType<typeof pressed>, atS = LENGTH_S + 60) =>
   classAt(CLASS, TIMELINE, classAfter(CLASS, events, LOOKUP), START_MS + atS * 1000);
-const recordOf = (events: ReturnType<typeof pressed>, member = ONE, atS?: number) => classRecord(CLASS, events, after(events, atS), member, LOOKUP);
+const recordOf = (events: ReturnType<typeof pressed>, member = ONE, atS?: number) =>
+  classRecord(CLASS, events, after(events, atS), member, LOOKUP);
 const blockAtS = (blockId: string) => TIMELINE.blocks.find((block) => block.blockId === blockId)!.startMs / 1000;
 
 describe('a class led to its end', () => {
@@ -24,9 +26,12 @@ describe('a class led to its end', () => {
     for (const member of CLASS.members) {
       const record = recordOf([], member)!;
       expect(record.end.ending).toBe('completed');
-      const rows = plannedAgainstDone(timelineOf(record.plan, LOOKUP), record.sets.map((set, index) => ({ ...set, id: String(index) })));
+      const rows = plannedAgainstDone(
+        timelineOf(record.plan, LOOKUP),
+        record.sets.map((set, index) => ({ ...set, id: String(index) })),
+      );
       expect(rows.length).toBeGreaterThan(0);
-      const share = rows.reduce((sum, row) => sum + row.doneAmount, 0) / rows.reduce((sum, row) => sum + row.plannedAmount, 0);
+      const share = rows.reduce((sum, row) => sum + (row.doneAmount ?? 0), 0) / rows.reduce((sum, row) => sum + row.plannedAmount, 0);
       expect(share).toBeGreaterThan(0.95);
     }
   });
@@ -60,13 +65,16 @@ describe('presses', () => {
     const events = pressed(
       [5, { kind: 'pause' }],
       [9, { kind: 'play' }],
-      [20, { kind: 'leave', memberId: THREE!.id }],
-      [40, { kind: 'arrive', memberId: THREE!.id }],
+      [20, { kind: 'leave', memberId: THREE.id }],
+      [40, { kind: 'arrive', memberId: THREE.id }],
       [60, { kind: 'hurts', memberId: ONE.id, blockId: 'b3', hand: 'left', place: 'palm', discomfort: 6 }],
       [70, { kind: 'add time', event: after([], 66).head.event, seconds: 10 }],
     );
     const all = after(events);
-    fc.assert(fc.property(fc.shuffledSubarray(events, { minLength: events.length }), (shuffled) => expect(after(shuffled)).toEqual(all)), { numRuns: 30 });
+    fc.assert(
+      fc.property(fc.shuffledSubarray(events, { minLength: events.length }), (shuffled) => expect(after(shuffled)).toEqual(all)),
+      { numRuns: 30 },
+    );
   });
   test('time passes the same in one step as in many', () => {
     fc.assert(
@@ -106,13 +114,18 @@ describe('who comes late and leaves early', () => {
 });
 
 describe('what hurts', () => {
-  const during = (discomfort: number, ...more: Parameters<typeof pressed>) =>
-    pressed([blockAtS('b3') + 15, { kind: 'hurts', memberId: ONE.id, blockId: 'b3', hand: 'left', place: 'back of wrist', discomfort }], ...more);
+  const during = (discomfort: number, ...more: readonly Timed[]) =>
+    pressed(
+      [blockAtS('b3') + 15, { kind: 'hurts', memberId: ONE.id, blockId: 'b3', hand: 'left', place: 'wrist-back', discomfort }],
+      ...more,
+    );
   const formsAfter = (events: ReturnType<typeof pressed>) => after(events).members.get(ONE.id)!;
   const planned = (blockId: string) => ONE.blocks.find((block) => block.blockId === blockId)!;
 
   test('up to 4 it goes on, but is never made harder', () => {
-    const state = formsAfter(during(4, [blockAtS('b3') + 20, { kind: 'form', memberId: ONE.id, blockId: 'b3', form: planned('b3').forms.length - 1 }]));
+    const state = formsAfter(
+      during(4, [blockAtS('b3') + 20, { kind: 'form', memberId: ONE.id, blockId: 'b3', form: planned('b3').forms.length - 1 }]),
+    );
     expect(state.forms['b3']).toBe(planned('b3').at);
   });
   test('from 5 on they sit out what hurt and step down in all that loads the same place; nobody can take them further up', () => {
@@ -124,12 +137,14 @@ describe('what hurts', () => {
     expect(state.forms['b5']).toBe(planned('b5').at);
   });
   test('the complaint is in their record with its block', () => {
-    expect(recordOf(during(6))!.complaints).toEqual([expect.objectContaining({ blockId: 'b3', hand: 'left', place: 'back of wrist', discomfort: 6 })]);
+    expect(recordOf(during(6))!.complaints).toEqual([
+      expect.objectContaining({ blockId: 'b3', hand: 'left', place: 'wrist-back', discomfort: 6 }),
+    ]);
   });
 });
 
 describe('a stop sign', () => {
-  const stop = (more: Parameters<typeof pressed> = []) => pressed([50, { kind: 'stop', memberId: ONE.id, sign: 'numbness', hand: 'right' }], ...more);
+  const stop = (more: readonly Timed[] = []) => pressed([50, { kind: 'stop', memberId: ONE.id, sign: 'numbness', hand: 'right' }], ...more);
   test('ends it for that person, and for nobody else; coming back does not undo it', () => {
     const events = stop([[80, { kind: 'arrive', memberId: ONE.id }]]);
     expect(recordOf(events)!.end).toMatchObject({ ending: 'stopped', stopSign: 'numbness', stopHand: 'right' });

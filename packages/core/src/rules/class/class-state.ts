@@ -2,7 +2,19 @@ import type { ClassEvent, ClassMember, ClassSession, KnownClassEvent } from '../
 import { CLASS_LIMITS } from '../../model/class-session.js';
 import type { MovementLookup } from '../../model/movement.js';
 import { pastBonus } from '../../timeline/bonus.js';
-import { advance, AT_START, back, type EndedStint, extend, finish, isOver, type Move, type Playhead, skip, skipBlock } from '../../timeline/playhead.js';
+import {
+  advance,
+  AT_START,
+  back,
+  type EndedStint,
+  extend,
+  finish,
+  isOver,
+  type Move,
+  type Playhead,
+  skip,
+  skipBlock,
+} from '../../timeline/playhead.js';
 import type { Timeline } from '../../timeline/timeline.js';
 import { timelineOf } from '../../timeline/timeline-of.js';
 import type { WorkingSide } from '../../vocabulary/hands.js';
@@ -83,9 +95,7 @@ export function standingEvents(events: readonly KnownClassEvent[]): KnownClassEv
       return was !== undefined && event.at - was <= CLASS_LIMITS.undoMs ? [event.id] : [];
     }),
   );
-  return events
-    .filter(({ id }) => !undone.has(id))
-    .toSorted((a, b) => a.event.at - b.event.at || (a.id < b.id ? -1 : 1));
+  return events.filter(({ id }) => !undone.has(id)).toSorted((a, b) => a.event.at - b.event.at || (a.id < b.id ? -1 : 1));
 }
 
 /**
@@ -94,7 +104,10 @@ export function standingEvents(events: readonly KnownClassEvent[]): KnownClassEv
  */
 export function classAfter(session: ClassSession, events: readonly KnownClassEvent[], lookup: MovementLookup): ClassState {
   const timeline = timelineOf(session.sequence, lookup);
-  return standingEvents(events).reduce((state, known) => pressed(session, timeline, classAt(session, timeline, state, known.event.at), known), classAtStart(session));
+  return standingEvents(events).reduce(
+    (state, known) => pressed(session, timeline, classAt(session, timeline, state, known.event.at), known),
+    classAtStart(session),
+  );
 }
 
 /** The class as its clock has run on to a moment. Never back: a moment that lies before is the last one. */
@@ -191,7 +204,9 @@ function memberAfter(
 ): MemberState {
   switch (event.kind) {
     case 'arrive':
-      return member.here ? member : { ...member, here: true, arrivedMs: member.arrivedMs ?? state.nowMs, sinceMs: state.nowMs, untilMs: null };
+      return member.here
+        ? member
+        : { ...member, here: true, arrivedMs: member.arrivedMs ?? state.nowMs, sinceMs: state.nowMs, untilMs: null };
     case 'leave': {
       if (!member.here) return member;
       return { ...withPieces(state, member, leftNow(timeline, state.head)), here: false, untilMs: state.nowMs };
@@ -203,7 +218,11 @@ function memberAfter(
     case 'hurts': {
       const { blockId, hand, place, discomfort } = event;
       const complaint = { id, blockId, hand, place, discomfort, atMs: state.nowMs };
-      const behind = new Set(timeline.blocks.filter(({ endMs }) => endMs <= (timeline.events[state.head.event]?.startMs ?? Infinity)).map((block) => block.blockId));
+      const behind = new Set(
+        timeline.blocks
+          .filter(({ endMs }) => endMs <= (timeline.events[state.head.event]?.startMs ?? Infinity))
+          .map((block) => block.blockId),
+      );
       const forms = formAfter(plan, member.forms, complaint, behind);
       return { ...member, complaints: [...member.complaints, complaint], forms };
     }

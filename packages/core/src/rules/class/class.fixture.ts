@@ -33,6 +33,8 @@ export function classOf(people: readonly Partial<SessionQuestion>[], sequence = 
 }
 
 /** Presses by their seconds after the start. */
-export const pressed = (...presses: readonly (readonly [atS: number, press: Press])[]): KnownClassEvent[] =>
+export const pressed = (...presses: readonly Timed[]): KnownClassEvent[] =>
   presses.map(([atS, press], index) => ({ id: idOf(1000 + index), event: { ...press, at: START_MS + atS * 1000 } as ClassEvent }));
 type Press = ClassEvent extends infer E ? (E extends ClassEvent ? Omit<E, 'at'> : never) : never;
+/** A press with its seconds after the start. */
+export type Timed = readonly [atS: number, press: Press];

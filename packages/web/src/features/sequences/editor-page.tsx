@@ -237,6 +237,7 @@ const Tools = memo(function Tools({ id, athleteId, chooseAthlete, instead, show 
       <MoreMenu
         items={[
           { name: instead === 'text' ? 'Rows' : 'Text', run: () => show(instead === 'text' ? null : 'text') },
+          { name: 'Lead a class', to: `/sequences/${id}/class` },
           { name: 'Compare', to: `/sequences/${id}/compare${query}` },
           { name: 'Sheet', to: `/sequences/${id}/sheet${query}` },
           { name: 'Export', download: `/api/sequences/${id}/export` },

@@ -80,6 +80,7 @@ export function SequenceRow({ item, ...place }: { item: SequenceListItem } & Row
           label={`More for ${title}`}
           items={[
             { name: 'Start session', to: `/sequences/${id}/lead` },
+            { name: 'Lead a class', to: `/sequences/${id}/class` },
             { name: 'Duplicate', run: copy },
             { name: 'Edit tags', run: () => setTagging(true) },
             { name: isArchived ? 'Restore' : 'Archive', run: archive },

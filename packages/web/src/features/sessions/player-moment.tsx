@@ -23,7 +23,7 @@ import { MovementName } from '../../domain/movement/movement-name.js';
 import { movementById, methodFor, useOwnName } from '../../store/library.js';
 import { usePlayhead } from '../../store/playhead.js';
 import { ratingDueNow, finishNow, type Run } from '../../store/run.js';
-import { bigNumber, cueFor, endWords, spoken, whichSet, wordsFor } from './moment-words.js';
+import { bigNumber, cueFor, endWords, spoken, whichSet, wordsFor } from '../../domain/session/moment-words.js';
 import { useSubject } from '../../domain/athlete/named-subject.js';
 import { PlayerPicture } from './player-picture.js';
 

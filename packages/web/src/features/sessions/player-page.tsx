@@ -36,7 +36,7 @@ import { LookAgain } from './recheck.js';
 import { EaseDialog, StopDialog } from './stop-dialog.js';
 import { useSound } from '../../domain/session/tone.js';
 import { useAudibleCues } from './sound.js';
-import { useWakeLock } from './wake-lock.js';
+import { useWakeLock } from '../../domain/session/wake-lock.js';
 
 /** Leads the session by its timeline. */
 export default function PlayerPage() {

@@ -14,7 +14,7 @@ import { type Command, useCommands } from '../../ui/commands.js';
 import { finishNow, look, type Run } from '../../store/run.js';
 import { Button } from '../../ui/button.js';
 import { SideMark } from '../../ui/marks.js';
-import { blockAt } from './moment-words.js';
+import { blockAt } from '../../domain/session/moment-words.js';
 
 /** Asks what was seen of each hand at the recheck: one tap a hand. The clock waits until then. */
 export function LookAgain({ run, event }: { run: Run; event: TimelineEvent }) {

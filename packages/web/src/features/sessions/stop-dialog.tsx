@@ -22,7 +22,7 @@ import { Dialog } from '../../ui/dialog.js';
 import { Segments } from '../../ui/segments.js';
 import { EaseChoices } from './ease-choices.js';
 import { ScoreScale } from '../../ui/score-scale.js';
-import { WhereItHurts } from './where-it-hurts.js';
+import { WhereItHurts } from '../../domain/session/where-it-hurts.js';
 
 interface Props {
   run: Run;

@@ -10,7 +10,7 @@ import {
   type WorkingSide,
 } from '@clay-pot/core';
 import { useCallback, useState } from 'react';
-import { PointAtHand } from '../../domain/session/point-at-hand.js';
+import { PointAtHand } from './point-at-hand.js';
 import { hasWebGl } from '../../drawing/hand/shared-stage.js';
 
 interface Props {

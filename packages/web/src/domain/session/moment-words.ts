@@ -1,5 +1,5 @@
 import { studioLibrary } from '../../store/library.js';
-import { readable } from '../../domain/measuring/units.js';
+import { readable } from '../measuring/units.js';
 import {
   type Block,
   amountOf,

@@ -1,0 +1,30 @@
+import type { ClassForm } from '../../model/class-session.js';
+import { doseChanges } from '../../model/dose-changes.js';
+import { doseSentence } from '../../model/dose-words.js';
+import { findLevel, type MovementLookup } from '../../model/movement.js';
+import type { Block } from '../../model/sequence.js';
+import { joinSentences, say, type Sentence } from '../../vocabulary/sentence.js';
+import { lowered } from '../../vocabulary/text.js';
+
+/** What somebody does in place of a block, with what it changes. @example classFormWords(plank, { …, levelId: 'knees' }, lookup) → 'On knees' */
+export function classFormWords(block: Block, form: ClassForm | null, lookup: MovementLookup): Sentence {
+  if (form === null) return 'As the class';
+  const movement = lookup(form.movementId);
+  const level = movement && findLevel(movement, form.levelId);
+  if (!movement || !level) return form.movementId;
+  if (form.movementId !== block.movementId)
+    return say`${movement.name}, ${lowered(level.name)}, ${doseSentence(form.dose, movement, level)}`;
+  const changes = doseChanges(block.dose, form.dose, movement.strokes);
+  const named = form.levelId === block.levelId ? [] : [level.name];
+  return joinSentences([...named, ...changes], ', ');
+}
+
+/** The same in a word or two, for a screen that is read from far: the other movement, or the other level. */
+export function classFormName(block: Block, form: ClassForm | null, lookup: MovementLookup): string {
+  if (form === null) return 'As the class';
+  const movement = lookup(form.movementId);
+  if (!movement) return form.movementId;
+  if (form.movementId !== block.movementId) return movement.name;
+  const level = findLevel(movement, form.levelId);
+  return form.levelId === block.levelId || !level ? 'Less' : level.name;
+}
