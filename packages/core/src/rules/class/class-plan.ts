@@ -8,6 +8,7 @@ import type { Sequence } from '../../model/sequence.js';
 import { HANDS } from '../../vocabulary/hands.js';
 import { itemAt, take } from '../../vocabulary/lists.js';
 import { same } from '../../vocabulary/same.js';
+import { PLACE_OF } from '../../vocabulary/places.js';
 import { SORE_PLACE_IDS } from '../../vocabulary/sore-places.js';
 import type { Sentence } from '../../vocabulary/sentence.js';
 import { unusualInDose } from '../doses/usual-dose.js';
@@ -15,6 +16,7 @@ import type { Answer } from '../fixes/gentler.js';
 import { gentlerOf } from '../fixes/gentler.js';
 import { kindOf } from '../fixes/on-the-spot.js';
 import { hardestEffort, isOpen, refusalsOf, workOf } from '../gate/gate.js';
+import { usesNoMore } from '../gate/at-hand.js';
 import { workIn } from '../gate/moments.js';
 import { isAgainst } from '../gate/restrictions.js';
 import { cautionsOfComplaint } from '../reports/complaints.js';
@@ -27,6 +29,8 @@ export interface ClassBlockPlan extends MemberBlock {
   readonly reasons: readonly Sentence[];
 }
 
+/** A form that takes more than this share of the effort is hardly easier. Working value. */
+const FELT = 0.85;
 /** How many gentler forms stand below what somebody does. */
 const GENTLER = 2;
 /** Where a restriction refuses what the class does: another hold before another level. */
@@ -72,6 +76,7 @@ function gentler(view: SessionView, seen: BlockView, asClass: boolean): ClassFor
 
 function* formsOf(view: SessionView, seen: BlockView, kinds: readonly Answer['kind'][], asClass: boolean): Generator<ClassForm> {
   const given: ClassForm[] = [];
+  const nowPercent = hardestEffort(workIn(seen));
   for (const kind of kinds) {
     for (const edits of gentlerOf(kind, view, seen, asClass ? 'hard' : 'hurts')) {
       const [edit] = edits;
@@ -79,6 +84,8 @@ function* formsOf(view: SessionView, seen: BlockView, kinds: readonly Answer['ki
       const { movementId = seen.block.movementId, levelId = seen.block.levelId, dose = seen.block.dose } = edit;
       const form = fitted(view.sequence, seen.block, { movementId, levelId, dose }, view.lookup);
       if (!form || given.some((other) => same<unknown>(other, form))) continue;
+      // On the spot it must be felt; where a restriction refuses what the class does, the least change will do.
+      if (asClass && kind !== 'less' && effortOf(view, seen, form) > FELT * nowPercent) continue;
       given.push(form);
       yield form;
       // One of a kind: the next is another way, not a little less of the same.
@@ -87,10 +94,14 @@ function* formsOf(view: SessionView, seen: BlockView, kinds: readonly Answer['ki
   }
 }
 
-/** One level further, where the gate lets it through. */
-function harder(view: SessionView, { block, movement, level }: BlockView): ClassForm[] {
+/** On the spot nobody is taken further than this: a share more effort than the class’s form asks of them. Working value. */
+const FURTHER = 1.3;
+
+/** One level further in the same place with the same equipment, a little harder and no more, where the gate lets it through. */
+function harder(view: SessionView, seen: BlockView): ClassForm[] {
+  const { block, movement, level } = seen;
   const next = movement.ladder[movement.ladder.indexOf(level) + 1];
-  if (!next || next.dose.work.kind !== block.dose.work.kind) return [];
+  if (!next || next.dose.work.kind !== block.dose.work.kind || PLACE_OF[next.posture] !== PLACE_OF[level.posture]) return [];
   const { load: _own, ...plain } = block.dose;
   const dose = unusualInDose(block.dose, next.dosing).length === 0 ? fittedTo(plain, next, movement) : next.dose;
   const form = fitted(
@@ -99,7 +110,9 @@ function harder(view: SessionView, { block, movement, level }: BlockView): Class
     { movementId: movement.id, levelId: next.id, dose: { ...dose, sides: block.dose.sides } },
     view.lookup,
   );
-  return form && isOpen(view, movement, next, form.dose) ? [form] : [];
+  if (!form || !usesNoMore(view, { movement, level: next, dose: form.dose }, seen)) return [];
+  const isFar = effortOf(view, seen, form) > FURTHER * hardestEffort(workIn(seen));
+  return !isFar && isOpen(view, movement, next, form.dose) ? [form] : [];
 }
 
 function effortOf(view: SessionView, { block }: BlockView, form: ClassForm): number {

@@ -1,6 +1,7 @@
 import type { ClassForm } from '../../model/class-session.js';
 import { doseChanges } from '../../model/dose-changes.js';
-import { doseSentence } from '../../model/dose-words.js';
+import { setGroupsOf } from '../../model/dose.js';
+import { amountWords, doseSentence } from '../../model/dose-words.js';
 import { findLevel, type MovementLookup } from '../../model/movement.js';
 import type { Block } from '../../model/sequence.js';
 import { joinSentences, say, type Sentence } from '../../vocabulary/sentence.js';
@@ -19,12 +20,12 @@ export function classFormWords(block: Block, form: ClassForm | null, lookup: Mov
   return joinSentences([...named, ...changes], ', ');
 }
 
-/** The same in a word or two, for a screen that is read from far: the other movement, or the other level. */
+/** The same in a word or two, for a screen that is read from far: the other movement, the other level, or how much. */
 export function classFormName(block: Block, form: ClassForm | null, lookup: MovementLookup): string {
   if (form === null) return 'As the class';
   const movement = lookup(form.movementId);
   if (!movement) return form.movementId;
   if (form.movementId !== block.movementId) return movement.name;
   const level = findLevel(movement, form.levelId);
-  return form.levelId === block.levelId || !level ? 'Less' : level.name;
+  return form.levelId === block.levelId || !level ? amountWords(setGroupsOf(form.dose)) : level.name;
 }

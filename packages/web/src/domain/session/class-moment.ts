@@ -45,6 +45,13 @@ export function useClassMoment(run: ClassRun): ClassMoment {
   }, [base, state]);
   const { head, paused, endedMs } = state;
   const { shiftMs } = run;
+  // A clock that was wrong is right from now on, and a page that slept is behind.
+  useEffect(() => {
+    const lookNow = () => look(classNow({ shiftMs }));
+    lookNow();
+    document.addEventListener('visibilitychange', lookNow);
+    return () => document.removeEventListener('visibilitychange', lookNow);
+  }, [shiftMs]);
   useEffect(() => {
     if (paused || endedMs !== null || isOver(timeline, head)) return;
     const lateMs = classNow({ shiftMs }) - state.nowMs;

@@ -5,6 +5,7 @@ import type { StoredClass } from '@clay-pot/contracts';
 import { request } from '../../api/request.js';
 import { OutboxState } from '../../domain/session/outbox-state.js';
 import { type ClassRun, leaveClass, takeClass, useClassRun } from '../../store/class-run.js';
+import { useServerClock } from '../../store/server-clock.js';
 import { listenToClass, useStream } from '../../store/class-stream.js';
 import { ButtonLink } from '../../ui/button-link.js';
 import { Loading, Page, Trouble } from '../../ui/page.js';
@@ -46,6 +47,9 @@ function Fetched({ id }: { id: string }) {
 function Led({ run, isScreen }: { run: ClassRun; isScreen: boolean }) {
   const navigate = useNavigate();
   useEffect(() => listenToClass(run.id), [run.id]);
+  // The clock of a class that began elsewhere is the server’s.
+  const isTimed = useServerClock((state) => state.behindMs !== null) || run.isOurs;
+  if (!isTimed) return <Loading what="the time of the class" />;
   if (isScreen) return <BigScreen run={run} />;
   return (
     <Console

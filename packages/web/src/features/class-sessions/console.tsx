@@ -1,4 +1,4 @@
-import { clock, isOver, itemAt, must, remainingMs } from '@clay-pot/core';
+import { capital, clock, isOver, itemAt, must, remainingMs } from '@clay-pot/core';
 import { Pause, Play, SkipBack, SkipForward } from 'lucide-react';
 import { type ReactNode, useMemo, useState } from 'react';
 import { type ClassMoment, useClassMoment } from '../../domain/session/class-moment.js';
@@ -84,7 +84,7 @@ function Clock({ moment: { state, timeline }, now }: { moment: ClassMoment; now:
         <div className="min-w-0 flex-1">
           <h2 className="truncate text-lead leading-tight">{now.movement.name}</h2>
           <p className="truncate text-small text-ink-soft">
-            <span className="first-letter:uppercase">{paused ? 'Paused' : now.what}</span>
+            {paused ? 'Paused' : capital(now.what)}
             {now.next && `. Next: ${now.next}`}
           </p>
         </div>

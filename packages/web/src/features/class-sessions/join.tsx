@@ -2,6 +2,7 @@ import { CODE_LENGTH, type JoinedRoom, type RoomRole } from '@clay-pot/contracts
 import { useEffect, useState } from 'react';
 import { isProblem, ProblemError, request } from '../../api/request.js';
 import { leaveClass, takeClass, useClassRun } from '../../store/class-run.js';
+import { useServerClock } from '../../store/server-clock.js';
 import { listenToClass } from '../../store/class-stream.js';
 import { Button } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
@@ -41,6 +42,8 @@ export default function Join() {
   };
   useEffect(look, []);
   const isIn = role !== null && run !== null;
+  // Before the server’s clock is known nobody can tell how far the class is.
+  const isTimed = useServerClock((state) => state.behindMs !== null);
   useEffect(() => (isIn ? listenToClass(null) : undefined), [isIn]);
   const leave = () => {
     void request('/room', { method: 'DELETE' }).catch(() => undefined);
@@ -50,6 +53,7 @@ export default function Join() {
   if (!isKnown) return <Loading what="the class" />;
   if (trouble) return <Trouble error={trouble} retry={look} />;
   if (!isIn) return <JoinForm come={come} />;
+  if (!isTimed) return <Loading what="the time of the class" />;
   const leaving = (
     <button type="button" className="min-h-14 border border-ink bg-white px-4 font-semibold text-ink hover:bg-ground" onClick={leave}>
       Leave class

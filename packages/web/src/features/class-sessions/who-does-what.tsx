@@ -80,7 +80,7 @@ export function WhoDoesWhat({ sequence, people, plans, choices, setChoices, look
               </button>
               {isOpen && (
                 <ul className="mb-2 ml-9 border-l-4 border-ink pl-3" aria-label={`Who does what in block ${index + 1}`}>
-                  {rows.map(({ person, plan, at }) => (
+                  {rows.toSorted(differentFirst).map(({ person, plan, at }) => (
                     <PersonInBlock
                       key={person.id}
                       {...{ person, plan, at, block, lookup }}
@@ -96,6 +96,15 @@ export function WhoDoesWhat({ sequence, people, plans, choices, setChoices, look
     </Part>
   );
 }
+
+interface RowOfBlock {
+  readonly person: AthleteListItem;
+  readonly plan: ClassBlockPlan;
+  readonly at: number;
+}
+/** Those for whom it was made different stand first, and stay there while it is changed. */
+const differentFirst = ({ plan: a }: RowOfBlock, { plan: b }: RowOfBlock): number =>
+  Number(a.forms[a.at] === null) - Number(b.forms[b.at] === null);
 
 interface PersonProps {
   person: AthleteListItem;
