@@ -73,6 +73,8 @@ const programmeOf = (sequenceId: string) => ({
 const profile = { handHours: null, trainingYears: null, minutes: null, daysPerWeek: null };
 const INTAKE = { onDay: '2026-01-01', goals: [], discipline: '', ...profile, person: {} };
 
+const RENAMED: Record<string, object> = { '/movements/{id}': OWN_MOVEMENT, '/methods/{id}': OWN_METHOD };
+
 /** Bodies that the owner could send to the same route. */
 function bodyFor(method: string, path: string): unknown {
   if (method === 'GET' || method === 'DELETE') return undefined;
@@ -81,8 +83,7 @@ function bodyFor(method: string, path: string): unknown {
   if (path.includes('/readings/')) return reading;
   if (path.includes('/intakes/')) return { ...INTAKE, discipline: 'Taken over' };
   if (path.includes('/pictures/')) return PICTURE;
-  if (path === '/movements/{id}') return { ...OWN_MOVEMENT, name: 'Taken over' };
-  if (path === '/methods/{id}') return { ...OWN_METHOD, name: 'Taken over' };
+  if (path in RENAMED) return { ...RENAMED[path], name: 'Taken over' };
   if (path.startsWith('/athletes')) return bodyOfAthlete(path);
   if (path.endsWith('/filing')) return { tags: ['taken'], isFavourite: true, isArchived: true };
   if (path === '/sequences/{id}') return { ...SEQUENCE, title: 'Taken over' };
@@ -90,9 +91,14 @@ function bodyFor(method: string, path: string): unknown {
   if (path.startsWith('/assignments')) {
     return { athleteId: ids['athletes'], sequenceId: ids['sequences'], weekdays: [2], fromDay: '2026-01-01' };
   }
-  if (path === '/class-plan') return { athleteId: ids['athletes'], sequence: SEQUENCE };
-  if (path.startsWith('/class-sessions')) return path.includes('/events/') ? PAUSE : path.endsWith('/clock') ? { offsetMs: 1 } : classOf();
+  if (path.startsWith('/class-')) return bodyOfClass(path);
   return path.startsWith('/sessions') ? bodyOfSession(path) : undefined;
+}
+
+function bodyOfClass(path: string): unknown {
+  if (path === '/class-plan') return { athleteId: ids['athletes'], sequence: SEQUENCE };
+  if (path.endsWith('/clock')) return { offsetMs: 1 };
+  return path.includes('/events/') ? PAUSE : classOf();
 }
 
 function bodyOfProgramme(path: string): unknown {

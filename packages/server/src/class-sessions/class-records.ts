@@ -70,7 +70,7 @@ export class ClassRecords implements OnApplicationBootstrap, OnModuleDestroy {
   private async settle(row: ClassSessionRow): Promise<void> {
     const rows = this.source.getRepository(ClassSessionRow);
     // What is pressed meanwhile makes it due again.
-    await rows.update({ id: row.id, settleAt: row.settleAt! }, { settleAt: null });
+    if (row.settleAt) await rows.update({ id: row.id, settleAt: row.settleAt }, { settleAt: null });
     try {
       const studio = await this.source.getRepository(StudioRow).findOneByOrFail({ id: row.studioId });
       const scope = new StudioScope(studio.id, studio.timeZone, this.source.manager);

@@ -140,11 +140,11 @@ export class ClassSessionsService {
     const row = await scope.of(ClassSessionRow).get(classId, 'class');
     const faults = checkClassEvent(event, row.document);
     if (faults.length) throw invalid(faults.map(({ pointer, message }) => ({ pointer: `/event${pointer}`, message })));
-    const [{ count = 0 } = {}] = await scope.select<{ count: string }>(
+    const [counted] = await scope.select<{ count: string }>(
       'SELECT COUNT(*) AS count FROM class_events WHERE studio_id = ? AND class_id = ?',
       [classId],
     );
-    if (Number(count) >= CLASS_LIMITS.events)
+    if (Number(counted?.count ?? 0) >= CLASS_LIMITS.events)
       throw conflict(`A class keeps ${CLASS_LIMITS.events} presses, and this one has them. End it and start another.`);
     await scope.transaction(async (held) => {
       const added = await held.of(ClassEventRow).insert({ id, classId, event } as Omit<ClassEventRow, 'studioId'>, 'press');

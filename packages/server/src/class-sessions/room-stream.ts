@@ -1,6 +1,6 @@
 import { ROOM_PATH, type RoomMessage, type RoomPing } from '@clay-pot/contracts';
 import { Injectable, type OnApplicationBootstrap, type OnModuleDestroy } from '@nestjs/common';
-import { type WebSocket, WebSocketServer } from 'ws';
+import { type RawData, type WebSocket, WebSocketServer } from 'ws';
 import { SignInCookies } from '../accounts/sign-in-cookies.js';
 import { SignInService } from '../accounts/sign-in.service.js';
 import type { StudioScope } from '../database/studio-scope.js';
@@ -65,10 +65,19 @@ export class RoomStream implements OnApplicationBootstrap, OnModuleDestroy {
   private async open(knock: Knock): Promise<void> {
     const { cookies, url, request, socket, head, refuse } = knock;
     const who = await this.whoIs(cookies, url.searchParams.get('class'));
-    if (!who) return refuse('401 Unauthorized');
-    if (this.server.clients.size >= MOST_AT_ONCE) return refuse('503 Service Unavailable');
+    if (!who) {
+      refuse('401 Unauthorized');
+      return;
+    }
+    if (this.server.clients.size >= MOST_AT_ONCE) {
+      refuse('503 Service Unavailable');
+      return;
+    }
     const { classId, scope } = who;
-    if (classId !== null && !(await scope.of(ClassSessionRow).one({ id: classId }))) return refuse('404 Not Found');
+    if (classId !== null && !(await scope.of(ClassSessionRow).one({ id: classId }))) {
+      refuse('404 Not Found');
+      return;
+    }
     this.server.handleUpgrade(request, socket, head, (client) => {
       this.answerPings(client);
       if (classId !== null) this.join(client, { classId, scope });
@@ -89,7 +98,7 @@ export class RoomStream implements OnApplicationBootstrap, OnModuleDestroy {
     client.on('message', (data) => {
       clearTimeout(silent);
       silent = setTimeout(() => client.terminate(), SILENT_MS);
-      const ping = pingIn(String(data));
+      const ping = pingIn(data);
       if (ping !== null) send(client, { pong: ping, nowMs: this.clock.now().getTime() });
     });
     client.on('error', () => client.terminate());
@@ -141,9 +150,9 @@ export class RoomStream implements OnApplicationBootstrap, OnModuleDestroy {
 const send = (client: WebSocket, message: RoomMessage): void => client.send(JSON.stringify(message));
 
 /** The clock of a device, as it pings; null for anything else. */
-function pingIn(text: string): number | null {
+function pingIn(data: RawData): number | null {
   try {
-    const { ping } = JSON.parse(text) as Partial<RoomPing>;
+    const { ping } = JSON.parse((data as Buffer).toString('utf8')) as Partial<RoomPing>;
     return typeof ping === 'number' && Number.isFinite(ping) ? ping : null;
   } catch {
     return null;

@@ -42,8 +42,14 @@ export class SimulatedStream implements OnApplicationBootstrap, OnModuleDestroy 
   private async open({ url, cookies, request, socket, head, refuse }: Knock): Promise<void> {
     const token = this.cookies.signedIn({ cookies });
     const signedIn = token ? await this.signIns.whoHas(token) : null;
-    if (!signedIn) return refuse('401 Unauthorized');
-    if (this.sockets.clients.size >= MOST_AT_ONCE) return refuse('503 Service Unavailable');
+    if (!signedIn) {
+      refuse('401 Unauthorized');
+      return;
+    }
+    if (this.sockets.clients.size >= MOST_AT_ONCE) {
+      refuse('503 Service Unavailable');
+      return;
+    }
     this.sockets.handleUpgrade(request, socket, head, (client) => {
       void this.stream(client, url.searchParams.get('setup') ?? '', signedIn.scope);
     });

@@ -1,4 +1,5 @@
 import { ROOM_PATH, type RoomMessage, type StoredClass } from '@clay-pot/contracts';
+import { itemAt } from '@clay-pot/core';
 import { create } from 'zustand';
 import { request } from '../api/request.js';
 import { takeClass, takePresses, useClassRun } from './class-run.js';
@@ -54,7 +55,7 @@ export function listenToClass(classId: string | null): () => void {
     opened.onclose = () => {
       if (socket !== opened) return;
       useStream.setState({ isOpen: false });
-      if (!isOver) later(open, RETRY_MS[Math.min(tries++, RETRY_MS.length - 1)]!);
+      if (!isOver) later(open, itemAt(RETRY_MS, Math.min(tries++, RETRY_MS.length - 1)));
     };
   }
   const wake = () => {

@@ -1,6 +1,6 @@
 import type { ClassMember, MemberBlock } from '../../model/class-session.js';
 import { DISCOMFORT_GO_ON_MAX, DISCOMFORT_HOLD_MAX } from '../reports/discomfort.js';
-import type { ClassComplaint, MemberState } from './class-state.js';
+import type { ClassComplaint, MemberState } from './class-member.js';
 
 type Forms = MemberState['forms'];
 type Felt = Pick<ClassComplaint, 'blockId' | 'place' | 'discomfort'>;

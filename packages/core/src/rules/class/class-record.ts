@@ -5,10 +5,12 @@ import type { Sequence } from '../../model/sequence.js';
 import { timesOf } from '../../model/rounds.js';
 import { timelineOf } from '../../timeline/timeline-of.js';
 import type { Stint, Timeline } from '../../timeline/timeline.js';
-import { itemAt, must } from '../../vocabulary/lists.js';
+import type { WorkingSide } from '../../vocabulary/hands.js';
+import { firstOf, groupedBy, itemAt, lastOf, must } from '../../vocabulary/lists.js';
 import { isSamePiece, inForm, keepsCount, stintsOfTurn } from './class-fit.js';
 import { sequenceOfMember } from './class-plan.js';
-import { type ClassPiece, type ClassState, type MemberState, standingEvents } from './class-state.js';
+import type { ClassPiece, MemberState } from './class-member.js';
+import { type ClassState, standingEvents } from './class-state.js';
 
 /** A record of one person’s class: what a session has of it, each part with the id that it is stored under. */
 export interface ClassRecord {
@@ -44,11 +46,11 @@ export function classRecord(
   const now = must(state.members.get(member.id), 'a state of each member');
   const over = endOf(state, now);
   if (!over || (now.pieces.length === 0 && !now.stopped && now.complaints.length === 0)) return null;
-  const standing = standingEvents(events).filter(({ event }) => 'memberId' in event && event.memberId === member.id);
-  const notes = standing.flatMap(({ event }) => (event.kind === 'note' ? [event.note] : []));
-  const rating = standing.findLast(({ event }) => event.kind === 'rate')?.event;
-  const endedAt = iso(over.atMs);
+  const standing = standingEvents(events).flatMap(({ id, event }) =>
+    'memberId' in event && event.memberId === member.id ? [{ id, event }] : [],
+  );
   const timeline = timelineOf(session.sequence, lookup);
+  const rating = standing.flatMap(({ event }) => (event.kind === 'rate' ? [event] : [])).at(-1);
   const isWhole = !over.isEarly && state.head.event >= timeline.events.length;
   return {
     sessionId: member.id,
@@ -56,28 +58,25 @@ export function classRecord(
     plan: sequenceOfMember(session.sequence, member),
     startedAt: iso(now.arrivedMs ?? over.atMs),
     sets: setsOf(session, timeline, member, now.pieces, lookup),
-    complaints: now.complaints.map(({ id, blockId, hand, place, discomfort, atMs }) => ({
-      id,
-      blockId,
-      hand,
-      place,
-      discomfort,
-      at: iso(atMs),
-    })),
+    complaints: now.complaints.map(({ atMs, ...complaint }) => ({ ...complaint, at: iso(atMs) })),
     form: standing.flatMap(({ id, event }) => {
       if (event.kind !== 'fault') return [];
       const { blockId, hand, fault, seen, at } = event;
       return [{ id, blockId, hand, fault, seen, at: iso(at) }];
     }),
-    reports: rating?.kind === 'rate' ? reportsOf(now, rating) : [],
+    reports: rating ? reportsOf(now, rating) : [],
     end: {
-      ending: now.stopped ? 'stopped' : isWhole ? 'completed' : 'ended early',
-      ...(now.stopped && { stopSign: now.stopped.sign, stopHand: now.stopped.hand }),
-      ...(rating?.kind === 'rate' && rating.exertion !== null && { exertion: rating.exertion }),
-      note: notes.join('\n'),
-      endedAt,
+      ...endingOf(now, isWhole),
+      ...(rating && rating.exertion !== null && { exertion: rating.exertion }),
+      note: standing.flatMap(({ event }) => (event.kind === 'note' ? [event.note] : [])).join('\n'),
+      endedAt: iso(over.atMs),
     },
   };
+}
+
+function endingOf({ stopped }: MemberState, isWhole: boolean): Pick<SessionEnd, 'ending' | 'stopSign' | 'stopHand'> {
+  if (stopped) return { ending: 'stopped', stopSign: stopped.sign, stopHand: stopped.hand };
+  return { ending: isWhole ? 'completed' : 'ended early' };
 }
 
 const iso = (ms: number): string => new Date(ms).toISOString();
@@ -91,6 +90,14 @@ function reportsOf({ pieces, complaints }: MemberState, { discomfort, at }: { di
   });
 }
 
+/** What somebody did of a piece of work of their own. */
+interface OwnPiece {
+  readonly piece: Stint;
+  readonly side: WorkingSide;
+  readonly amount: number;
+  readonly endedMs: number;
+}
+
 /** What somebody did of each piece of the class’s work, in their own forms. */
 function setsOf(
   session: ClassSession,
@@ -99,75 +106,46 @@ function setsOf(
   pieces: readonly ClassPiece[],
   lookup: MovementLookup,
 ): DoneSet[] {
-  const plans = new Map(member.blocks.map((plan) => [plan.blockId, plan]));
-  const sets: DoneSet[] = [];
-  const turns = new Map<string, ClassPiece[]>();
-  for (const piece of pieces) {
-    const { blockId, round } = piece.stint;
-    const key = `${blockId} ${round} ${piece.form}`;
-    const sofar = turns.get(key);
-    if (sofar) sofar.push(piece);
-    else turns.set(key, [piece]);
-  }
-  for (const ofTurn of turns.values()) {
-    const { stint, form } = itemAt(ofTurn, 0);
-    const chosen = itemAt(must(plans.get(stint.blockId), 'a plan of each block').forms, form);
-    const own = chosen === null ? timeline : timelineOf(inOneForm(session.sequence, stint.blockId, chosen), lookup);
-    const movementId =
-      chosen?.movementId ??
-      must(
-        session.sequence.blocks.find(({ id }) => id === stint.blockId),
-        'the block',
-      ).movementId;
-    const mine = stintsOfTurn(own, stint.blockId, stint.round);
-    const its = stintsOfTurn(timeline, stint.blockId, stint.round);
-    const add = (piece: Stint, amounts: readonly { side: DoneSet['side']; amount: number }[], endedMs: number) => {
-      const inRounds = timesOf(session.sequence, piece.blockId) > 1 && { round: piece.round };
-      const { blockId, levelId, set, direction, unit, plannedAmount } = piece;
-      for (const { side, amount } of amounts) {
-        sets.push({
-          blockId,
-          movementId,
-          levelId,
-          ...inRounds,
-          set,
-          side,
-          direction,
-          unit,
-          plannedAmount,
-          doneAmount: amount,
-          endedAt: iso(endedMs),
-          corrects: null,
-        });
-      }
-    };
-    if (keepsCount(mine, its)) {
-      for (const { stint: led, done, endedMs } of ofTurn) {
-        const piece = mine.find((each) => isSamePiece(each, led));
-        if (piece)
-          add(
-            piece,
-            done.map(({ side, amount }) => ({ side, amount: Math.min(amount, piece.plannedAmount) })),
-            endedMs,
-          );
-      }
-    } else {
-      // By their own count: as much of their form as the class did of the block.
-      const share = shareOf(ofTurn, its);
-      const endedMs = itemAt(ofTurn, ofTurn.length - 1).endedMs;
-      for (const piece of mine) {
-        const amount = Math.floor(piece.plannedAmount * share);
-        const sides: DoneSet['side'][] = piece.alternating ? ['left', 'right'] : [piece.side];
-        if (amount > 0)
-          add(
-            piece,
-            sides.map((side) => ({ side, amount })),
-            endedMs,
-          );
-      }
-    }
-  }
-  return sets;
+  const { sequence } = session;
+  const turns = groupedBy(pieces, ({ stint: { blockId, round }, form }) => `${blockId} ${round} ${form}`);
+  return [...turns.values()].flatMap((ofTurn) => {
+    const { stint, form } = firstOf(ofTurn);
+    const { blockId, round } = stint;
+    const plan = must(
+      member.blocks.find((block) => block.blockId === blockId),
+      'a plan of each block',
+    );
+    const chosen = itemAt(plan.forms, form);
+    const own = chosen === null ? timeline : timelineOf(inOneForm(sequence, blockId, chosen), lookup);
+    const { movementId } = chosen ?? itemAt(sequence.blocks, stint.blockIndex);
+    const mine = stintsOfTurn(own, blockId, round);
+    const its = stintsOfTurn(timeline, blockId, round);
+    const done = keepsCount(mine, its) ? inItsCount(ofTurn, mine) : inOwnCount(ofTurn, mine, its);
+    const inRounds = timesOf(sequence, blockId) > 1 && { round };
+    return done.map(({ piece: { levelId, set, direction, unit, plannedAmount }, side, amount, endedMs }): DoneSet => {
+      const what = { blockId, movementId, levelId, ...inRounds, set, side, direction, unit };
+      return { ...what, plannedAmount, doneAmount: amount, endedAt: iso(endedMs), corrects: null };
+    });
+  });
+}
+
+/** Set by set as the class did it, of each no more than was their own. */
+function inItsCount(pieces: readonly ClassPiece[], mine: readonly Stint[]): OwnPiece[] {
+  return pieces.flatMap(({ stint, done, endedMs }) => {
+    const piece = mine.find((each) => isSamePiece(each, stint));
+    return piece ? done.map(({ side, amount }) => ({ piece, side, amount: Math.min(amount, piece.plannedAmount), endedMs })) : [];
+  });
+}
+
+/** By their own count: as much of their form as the class did of the block. */
+function inOwnCount(pieces: readonly ClassPiece[], mine: readonly Stint[], its: readonly Stint[]): OwnPiece[] {
+  const share = shareOf(pieces, its);
+  const { endedMs } = lastOf(pieces);
+  return mine.flatMap((piece) => {
+    const amount = Math.floor(piece.plannedAmount * share);
+    const sides: WorkingSide[] = piece.alternating ? ['left', 'right'] : [piece.side];
+    return amount > 0 ? sides.map((side) => ({ piece, side, amount, endedMs })) : [];
+  });
 }
 
 const forms = new WeakMap<object, WeakMap<Sequence, Sequence>>();

@@ -17,43 +17,8 @@ import {
 } from '../../timeline/playhead.js';
 import type { Timeline } from '../../timeline/timeline.js';
 import { timelineOf } from '../../timeline/timeline-of.js';
-import type { WorkingSide } from '../../vocabulary/hands.js';
-import type { SorePlace } from '../../vocabulary/sore-places.js';
-import type { StopSign } from '../../vocabulary/stop-signs.js';
 import { formAfter, hardestAllowed } from './class-hurt.js';
-
-/** Something that hurt somebody in a class. */
-export interface ClassComplaint {
-  readonly id: string;
-  readonly blockId: string;
-  readonly hand: WorkingSide;
-  readonly place: SorePlace;
-  readonly discomfort: number;
-  readonly atMs: number;
-}
-
-/** A piece of the class’s work that somebody took part in, in which of their forms. */
-export interface ClassPiece extends EndedStint {
-  readonly form: number;
-  readonly endedMs: number;
-}
-
-/** How somebody’s class goes. */
-export interface MemberState {
-  /** Whether they are in the room. */
-  readonly here: boolean;
-  /** When they first came in; null before. */
-  readonly arrivedMs: number | null;
-  /** When they last came in. */
-  readonly sinceMs: number | null;
-  /** When they last left, or were stopped. */
-  readonly untilMs: number | null;
-  readonly stopped: { readonly sign: StopSign; readonly hand: WorkingSide; readonly atMs: number } | null;
-  /** The form of each block: an index, −1 to sit it out. */
-  readonly forms: Readonly<Record<string, number>>;
-  readonly complaints: readonly ClassComplaint[];
-  readonly pieces: readonly ClassPiece[];
-}
+import type { ClassPiece, MemberState } from './class-member.js';
 
 /** A class at a moment. */
 export interface ClassState {
@@ -154,39 +119,53 @@ function leftNow(timeline: Timeline, head: Playhead): EndedStint[] {
 }
 
 function pressed(session: ClassSession, timeline: Timeline, state: ClassState, { id, event }: KnownClassEvent): ClassState {
-  if (state.endedMs !== null && CLOCK.has(event.kind)) return state;
   switch (event.kind) {
-    case 'play':
-      return { ...state, paused: false };
-    case 'pause':
-      return { ...state, paused: true };
-    case 'skip':
-    case 'skip block':
-    case 'finish':
-      return event.event === state.head.event ? moved(session, timeline, state, MOVES[event.kind](timeline, state.head)) : state;
-    case 'back':
-      return event.event === state.head.event ? { ...state, head: back(timeline, state.head), stintSinceMs: state.nowMs } : state;
-    case 'add time':
-      return event.event === state.head.event ? { ...state, head: extend(timeline, state.head, event.seconds * 1000) } : state;
-    case 'end': {
-      const members = new Map([...state.members].map(([key, member]) => [key, withPieces(state, member, leftNow(timeline, state.head))]));
-      return { ...state, members, endedMs: state.nowMs, paused: true };
-    }
+    case 'arrive':
+    case 'leave':
+    case 'form':
+    case 'hurts':
+    case 'stop':
+      return ofMember(timeline, state, session, { id, event });
     case 'undo':
     case 'note':
     case 'fault':
     case 'rate':
       return state;
     default:
-      return ofMember(session, timeline, state, id, event);
+      return state.endedMs === null ? clockPressed(session, timeline, state, event) : state;
   }
 }
-const CLOCK: ReadonlySet<ClassEvent['kind']> = new Set(['play', 'pause', 'skip', 'skip block', 'finish', 'back', 'add time', 'end']);
+
+type ClockEvent = Exclude<ClassEvent, { kind: 'undo' | 'note' | 'fault' | 'rate' } | MemberEvent>;
 const MOVES = { skip, 'skip block': skipBlock, finish };
+
+function clockPressed(session: ClassSession, timeline: Timeline, state: ClassState, event: ClockEvent): ClassState {
+  const { head } = state;
+  switch (event.kind) {
+    case 'play':
+    case 'pause':
+      return { ...state, paused: event.kind === 'pause' };
+    case 'end': {
+      const members = new Map([...state.members].map(([key, member]) => [key, withPieces(state, member, leftNow(timeline, head))]));
+      return { ...state, members, endedMs: state.nowMs, paused: true };
+    }
+    default:
+      // It was meant for what was on screen.
+      if (event.event !== head.event) return state;
+  }
+  if (event.kind === 'back') return { ...state, head: back(timeline, head), stintSinceMs: state.nowMs };
+  if (event.kind === 'add time') return { ...state, head: extend(timeline, head, event.seconds * 1000) };
+  return moved(session, timeline, state, MOVES[event.kind](timeline, head));
+}
 
 type MemberEvent = Extract<ClassEvent, { kind: 'arrive' | 'leave' | 'form' | 'hurts' | 'stop' }>;
 
-function ofMember(session: ClassSession, timeline: Timeline, state: ClassState, id: string, event: MemberEvent): ClassState {
+function ofMember(
+  timeline: Timeline,
+  state: ClassState,
+  session: ClassSession,
+  { id, event }: { id: string; event: MemberEvent },
+): ClassState {
   const member = state.members.get(event.memberId);
   const plan = session.members.find((each) => each.id === event.memberId);
   // Whoever was stopped stays stopped, whatever is pressed afterwards.

@@ -1,6 +1,7 @@
 import {
   classAfter,
   classAt,
+  type ClassSession,
   type ClassState,
   isOver,
   type MovementLookup,
@@ -8,7 +9,7 @@ import {
   type Timeline,
   untilNextChangeMs,
 } from '@clay-pot/core';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { classNow, type ClassRun } from '../../store/class-run.js';
 import { useStudioLibrary } from '../../store/library.js';
 
@@ -29,6 +30,15 @@ export function useClassLookup({ own }: Pick<ClassRun, 'own'>): MovementLookup {
   }, [library, own]);
 }
 
+const reached = new WeakMap<ClassState, ClassState>();
+/** A class at a moment, from the one that was looked at before: a long class isn’t gone through again each second. */
+function reachedAt(session: ClassSession, timeline: Timeline, base: ClassState, nowMs: number): ClassState {
+  const before = reached.get(base);
+  const state = classAt(session, timeline, before && before.nowMs <= nowMs ? before : base, nowMs);
+  reached.set(base, state);
+  return state;
+}
+
 /** A class as it goes: drawn again whenever something that is shown of it changes. */
 export function useClassMoment(run: ClassRun): ClassMoment {
   const lookup = useClassLookup(run);
@@ -36,13 +46,7 @@ export function useClassMoment(run: ClassRun): ClassMoment {
   const timeline = timelineOf(session.sequence, lookup);
   const base = useMemo(() => classAfter(session, events, lookup), [session, events, lookup]);
   const [nowMs, look] = useState(() => classNow(run));
-  // From the moment that was looked at before: a long class is not gone through again each second.
-  const last = useRef<{ base: ClassState; state: ClassState }>({ base, state: base });
-  const from = last.current.base === base && last.current.state.nowMs <= nowMs ? last.current.state : base;
-  const state = useMemo(() => classAt(session, timeline, from, nowMs), [session, timeline, from, nowMs]);
-  useEffect(() => {
-    last.current = { base, state };
-  }, [base, state]);
+  const state = useMemo(() => reachedAt(session, timeline, base, nowMs), [session, timeline, base, nowMs]);
   const { head, paused, endedMs } = state;
   const { shiftMs } = run;
   // A clock that was wrong is right from now on, and a page that slept is behind.

@@ -39,7 +39,7 @@ export function BigScreen({ run, children }: { run: ClassRun; children?: ReactNo
   );
 }
 
-const fill = (): void => void document.documentElement.requestFullscreen?.().catch(() => undefined);
+const fill = (): void => void document.documentElement.requestFullscreen().catch(() => undefined);
 
 interface Shown {
   run: ClassRun;

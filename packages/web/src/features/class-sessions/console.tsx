@@ -62,9 +62,9 @@ export function Console({ run, aside, onDone }: Props) {
           ask={setAsking}
         />
       </div>
-      {member && asking?.what === 'hurts' && <HurtsDialog member={member} blockId={now.block.id} working={now.side} onClose={close} />}
-      {member && asking?.what === 'form' && <FormDialog member={member} block={now.block} lookup={lookup} onClose={close} />}
-      {member && asking?.what === 'note' && <NoteDialog member={member} onClose={close} />}
+      {member && asking.what === 'hurts' && <HurtsDialog member={member} blockId={now.block.id} working={now.side} onClose={close} />}
+      {member && asking.what === 'form' && <FormDialog member={member} block={now.block} lookup={lookup} onClose={close} />}
+      {member && asking.what === 'note' && <NoteDialog member={member} onClose={close} />}
     </main>
   );
 }

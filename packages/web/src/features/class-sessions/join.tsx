@@ -32,7 +32,6 @@ export default function Join() {
     setRole(as);
   };
   const look = () => {
-    setTrouble(null);
     // A reload finds the class that it was in.
     request<JoinedRoom>('/room')
       .then(come, (error: unknown) => {
@@ -51,7 +50,16 @@ export default function Join() {
     setRole(null);
   };
   if (!isKnown) return <Loading what="the class" />;
-  if (trouble) return <Trouble error={trouble} retry={look} />;
+  if (trouble)
+    return (
+      <Trouble
+        error={trouble}
+        retry={() => {
+          setTrouble(null);
+          look();
+        }}
+      />
+    );
   if (!isIn) return <JoinForm come={come} />;
   if (!isTimed) return <Loading what="the time of the class" />;
   const leaving = (

@@ -7,6 +7,7 @@ import {
   type KnownClassEvent,
   type MemberState,
   type MovementLookup,
+  must,
   type Sequence,
   standingEvents,
   STOP_SIGNS,
@@ -53,15 +54,21 @@ interface RowProps extends Omit<Props, 'members' | 'events' | 'state'> {
 }
 
 function Row({ sequence, member, now, blockId, lookup, ask, notes }: RowProps) {
-  const plan = member.blocks.find((block) => block.blockId === blockId);
-  const block = sequence.blocks.find(({ id }) => id === blockId);
+  const { forms } = must(
+    member.blocks.find((each) => each.blockId === blockId),
+    'a plan of each block',
+  );
+  const block = must(
+    sequence.blocks.find(({ id }) => id === blockId),
+    'the block on screen',
+  );
   const at = now.forms[blockId] ?? -1;
   const words = (form: number): string => {
-    const chosen = plan?.forms[form];
-    return form < 0 || chosen === undefined || !block ? 'sits out' : readable(classFormWords(block, chosen, lookup));
+    const chosen = forms[form];
+    return chosen === undefined ? 'sits out' : readable(classFormWords(block, chosen, lookup));
   };
   const isOut = !now.here || now.stopped !== null;
-  const most = Math.min(hardestAllowed(member, now, blockId), (plan?.forms.length ?? 0) - 1);
+  const most = Math.min(hardestAllowed(member, now, blockId), forms.length - 1);
   const give = (form: number) => tell(press({ kind: 'form', memberId: member.id, blockId, form }), `${member.name}: ${words(form)}`);
   const { name } = member;
   return (
@@ -73,9 +80,7 @@ function Row({ sequence, member, now, blockId, lookup, ask, notes }: RowProps) {
         <p className="shrink-0 truncate text-small text-ink-soft">{standing(now)}</p>
       </div>
       {!isOut && (
-        <p className={`truncate text-small ${at >= 0 && plan?.forms[at] === null ? 'text-ink-soft' : 'font-semibold'}`}>
-          {capital(words(at))}
-        </p>
+        <p className={`truncate text-small ${at >= 0 && forms[at] === null ? 'text-ink-soft' : 'font-semibold'}`}>{capital(words(at))}</p>
       )}
       {notes.map((note) => (
         <p key={note} className="text-small">

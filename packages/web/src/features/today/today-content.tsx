@@ -16,6 +16,7 @@ const NextSteps = lazy(async () => ({ default: (await import('./next-steps.js'))
 const FirstSteps = lazy(async () => ({ default: (await import('./first-steps.js')).FirstSteps }));
 const AtRisk = lazy(async () => ({ default: (await import('./at-risk.js')).AtRisk }));
 const SinceYesterday = lazy(async () => ({ default: (await import('./at-risk.js')).SinceYesterday }));
+const RunningClasses = lazy(async () => ({ default: (await import('./running-classes.js')).RunningClasses }));
 const Mornings = lazy(async () => ({ default: (await import('./mornings.js')).Mornings }));
 const BlockStrip = lazy(() => import('../../domain/sequence/block-strip.js'));
 /** How many hands of a sequence are shown beside it. */
@@ -58,6 +59,7 @@ function DayOfStudio({ today: { day, atRisk, due, changes, mornings }, studioNam
       <div className="@container grid grid-cols-[minmax(0,1fr)] gap-y-8">
         <Suspense fallback={null}>
           {greeting}
+          <RunningClasses />
           <AtRisk risks={atRisk} />
         </Suspense>
         <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-x-10 gap-y-8 @5xl:grid-cols-[minmax(0,4fr)_minmax(0,3fr)]">
