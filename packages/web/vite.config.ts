@@ -27,6 +27,7 @@ export default defineConfig({
         // The solver is large: it is kept once somebody has composed, and then composes without a network.
         runtimeCaching: [
           { urlPattern: /\.wasm$/, handler: 'CacheFirst', options: { cacheName: 'solver' } },
+          { urlPattern: /\/voice\/.*\.wav$/, handler: 'CacheFirst', options: { cacheName: 'voice' } },
           { urlPattern: /\/assets\/stills\/.*\.webp$/, handler: 'CacheFirst', options: { cacheName: 'stills' } },
         ],
       },

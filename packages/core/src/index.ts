@@ -586,6 +586,8 @@ export {
   type KnownClassEvent,
   type MemberBlock,
 } from './model/class-session.js';
+export { spokenMs, type Utterance, type UtteranceKind } from './rules/voice/utterance.js';
+export { voiceScript, type VoiceSubject } from './rules/voice/voice-script.js';
 export { inForm } from './rules/class/class-fit.js';
 export { classFormName, classFormWords } from './rules/class/form-words.js';
 export { hardestAllowed } from './rules/class/class-hurt.js';

@@ -10,6 +10,7 @@ import { Switch } from '../../ui/switch.js';
 import { useDeveloper } from '../../store/developer.js';
 import { Segments } from '../../ui/segments.js';
 import { GradesForm } from './grades-form.js';
+import { VoiceSettings } from './voice-settings.js';
 
 const MASS_NAMES = { kg: 'kilograms', lb: 'pounds' } as const;
 const LENGTH_NAMES = { cm: 'centimetres', in: 'inches' } as const;
@@ -25,6 +26,9 @@ export default function AccountPage() {
       <div className="grid max-w-2xl gap-8">
         <Part title="Units">
           <UnitsForm units={units} />
+        </Part>
+        <Part title="Voice">
+          <VoiceSettings />
         </Part>
         <Part title="Springs and bands">
           <GradesForm />

@@ -3,6 +3,8 @@ import { Maximize, Moon, Sun } from 'lucide-react';
 import { type ReactNode, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { MovingPicture } from '../../domain/movement/moving-picture.js';
 import { type ClassMoment, useClassMoment } from '../../domain/session/class-moment.js';
+import { useClassSpeech } from '../../domain/session/class-speech.js';
+import { VoiceButton } from '../../domain/session/voice-button.js';
 import { useWakeLock } from '../../domain/session/wake-lock.js';
 import { classNow, type ClassRun } from '../../store/class-run.js';
 import { useOwnName } from '../../store/library.js';
@@ -15,6 +17,7 @@ import { HandMark } from './hand-mark.js';
 export function BigScreen({ run, children }: { run: ClassRun; children?: ReactNode }) {
   const moment = useClassMoment(run);
   const now = classNowOf(run, moment);
+  useClassSpeech(run, moment);
   const [isDark, setDark] = useState(false);
   useTitle(`${run.session.sequence.title}: big screen`);
   useWakeLock(true);
@@ -224,6 +227,7 @@ function Tools({ isDark, setDark, children }: { isDark: boolean; setDark: (dark:
   return (
     <div className={`absolute right-3 bottom-3 flex gap-2 transition-opacity ${isShown ? '' : 'pointer-events-none opacity-0'}`}>
       {children}
+      <VoiceButton className={button} label />
       <button type="button" className={button} onClick={() => setDark(!isDark)}>
         {isDark ? <Sun aria-hidden size={20} /> : <Moon aria-hidden size={20} />} {isDark ? 'Light' : 'Dark'}
       </button>

@@ -2,6 +2,8 @@ import { capital, clock, isOver, itemAt, must, remainingMs } from '@clay-pot/cor
 import { Pause, Play, SkipBack, SkipForward } from 'lucide-react';
 import { type ReactNode, useMemo, useState } from 'react';
 import { type ClassMoment, useClassMoment } from '../../domain/session/class-moment.js';
+import { useClassKeys, useClassSpeech } from '../../domain/session/class-speech.js';
+import { VoiceButton } from '../../domain/session/voice-button.js';
 import { useWakeLock } from '../../domain/session/wake-lock.js';
 import { type ClassRun, press } from '../../store/class-run.js';
 import { type Command, useCommands } from '../../ui/commands.js';
@@ -28,6 +30,8 @@ export function Console({ run, aside, onDone }: Props) {
   const { session, events } = run;
   const { state, timeline, lookup } = moment;
   const now = classNowOf(run, moment);
+  useClassSpeech(run, moment);
+  useClassKeys(run, moment);
   useTitle(`Class: ${session.sequence.title}`);
   useWakeLock(!state.paused && now !== null);
   const { event } = state.head;
@@ -36,6 +40,8 @@ export function Console({ run, aside, onDone }: Props) {
       { keys: 'Space', label: 'Pause or continue', group: 'Class', run: () => void press({ kind: state.paused ? 'play' : 'pause' }) },
       { keys: 'ArrowRight', label: 'Skip ahead', group: 'Class', run: () => void press({ kind: 'skip', event }) },
       { keys: 'ArrowLeft', label: 'Back', group: 'Class', run: () => void press({ kind: 'back', event }) },
+      { keys: 'PageDown', label: 'Skip ahead (page turner)', group: 'Class', run: () => void press({ kind: 'skip', event }) },
+      { keys: 'PageUp', label: 'Back (page turner)', group: 'Class', run: () => void press({ kind: 'back', event }) },
       { keys: 't', label: 'Ten seconds more', group: 'Class', run: () => void press({ kind: 'add time', event, seconds: 10 }) },
     ],
     [state.paused, event],
@@ -53,7 +59,10 @@ export function Console({ run, aside, onDone }: Props) {
     <main className="flex min-h-dvh flex-col bg-porcelain">
       <header className="flex items-center justify-between gap-3 border-b border-line px-4 py-2 sm:px-8">
         <h1 className="min-w-0 truncate font-text text-body font-semibold tracking-normal">{session.sequence.title}</h1>
-        {aside}
+        <div className="flex items-center gap-3">
+          {aside}
+          <VoiceButton className="grid size-11 shrink-0 place-items-center border border-ink/50 bg-white hover:bg-ground" />
+        </div>
       </header>
       <Clock {...{ moment, now }} />
       <div className="flex-1 px-4 pb-24 sm:px-8">

@@ -41,7 +41,8 @@ function Prepare({ stored, athletes }: { stored: StoredSequence; athletes: reado
   useEffect(() => listenToClass(null), []);
   const people = useMemo(() => ids.flatMap((id) => athletes.find((athlete) => athlete.id === id) ?? []), [ids, athletes]);
   const members = membersOf(people, plans, choices, late);
-  const missing = whyNot({ sequence, people, members: members.length, isAsked, isRunning: running !== null, plans });
+  const idle = people.find(({ id }) => plans.has(id) && !members.some(({ athleteId }) => athleteId === id));
+  const missing = whyNot({ sequence, people, idle, isAsked, isRunning: running !== null, plans });
   function start() {
     if (!isSome(members)) return;
     const [first, ...others] = members;
@@ -108,14 +109,15 @@ function membersOf(people: readonly AthleteListItem[], plans: Plans, choices: Ch
 interface Readiness {
   sequence: Sequence;
   people: readonly AthleteListItem[];
-  members: number;
+  /** Chosen, and with nothing to do. */
+  idle: AthleteListItem | undefined;
   isAsked: boolean;
   isRunning: boolean;
   plans: Plans;
 }
 
 /** What is still missing before a class may begin, in words; null where nothing is. */
-function whyNot({ sequence, people, members, isAsked, isRunning, plans }: Readiness): string | null {
+function whyNot({ sequence, people, idle, isAsked, isRunning, plans }: Readiness): string | null {
   if (isRunning) return 'Another class is running on this device. End it first.';
   if (sequence.blocks.length === 0) return 'This sequence has no blocks yet.';
   if (people.length === 0) return 'Choose who takes part.';
@@ -126,7 +128,7 @@ function whyNot({ sequence, people, members, isAsked, isRunning, plans }: Readin
   if (elsewhere) return `${elsewhere.name} is in another class that is still running.`;
   const out = people.find(({ id }) => isTrouble(plans, id));
   if (out) return `${out.name} couldn’t be checked. Try again, or leave them out.`;
-  if (members < people.length) return 'Somebody can’t do any of it today. Leave them out.';
+  if (idle) return `${idle.name} can’t do any of it today. Leave them out.`;
   return isAsked ? null : 'Ask everyone first, then tick the box.';
 }
 

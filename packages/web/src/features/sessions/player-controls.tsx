@@ -3,6 +3,7 @@ import { Pause, Play, SkipBack, SkipForward, Volume2, VolumeX } from 'lucide-rea
 import { movementById } from '../../store/library.js';
 import { addTime, endRun, goBack, type Run, setPaused, skipStint } from '../../store/run.js';
 import { useSound } from '../../domain/session/tone.js';
+import { VoiceButton } from '../../domain/session/voice-button.js';
 import { GaugeButton } from './player-gauge.js';
 
 const TOUCH = 'grid place-items-center border border-ink/50 bg-white font-semibold hover:bg-ground disabled:opacity-40';
@@ -54,7 +55,7 @@ export function MoreControls({ run, onEase }: Pick<Props, 'run' | 'onEase'>) {
     <div
       role="group"
       aria-label="More controls"
-      className={`grid gap-2 px-4 pb-2 text-small sm:px-8 xl:py-2 xl:pl-0 ${isPressed ? 'grid-cols-[1fr_1fr_1.2fr_auto_auto] xl:grid-cols-[4rem_4.5rem_5.5rem_auto_auto]' : 'grid-cols-[1fr_1fr_1.2fr_auto] xl:grid-cols-[4rem_4.5rem_5.5rem_auto]'}`}
+      className={`grid gap-2 px-4 pb-2 text-small sm:px-8 xl:py-2 xl:pl-0 ${isPressed ? 'grid-cols-[1fr_1fr_1.2fr_auto_auto_auto] xl:grid-cols-[4rem_4.5rem_5.5rem_auto_auto_auto]' : 'grid-cols-[1fr_1fr_1.2fr_auto_auto] xl:grid-cols-[4rem_4.5rem_5.5rem_auto_auto]'}`}
     >
       <button type="button" className={`${TOUCH} h-11`} onClick={() => addTime(10)}>
         +10 s
@@ -66,6 +67,7 @@ export function MoreControls({ run, onEase }: Pick<Props, 'run' | 'onEase'>) {
         End early
       </button>
       {isPressed && <GaugeButton className={`${TOUCH} size-11`} />}
+      <VoiceButton className={`${TOUCH} size-11`} />
       <button type="button" className={`${TOUCH} size-11`} aria-label="Sound" aria-pressed={on} onClick={toggle}>
         {on ? <Volume2 size={20} /> : <VolumeX size={20} />}
       </button>

@@ -36,6 +36,10 @@ import { LookAgain } from './recheck.js';
 import { EaseDialog, StopDialog } from './stop-dialog.js';
 import { useSound } from '../../domain/session/tone.js';
 import { useAudibleCues } from './sound.js';
+import { useMediaKeys } from '../../domain/session/media-keys.js';
+import { useSpeech } from '../../domain/session/use-speech.js';
+import { useVoice } from '../../domain/session/voice.js';
+import { methodFor, movementById } from '../../store/library.js';
 import { useWakeLock } from '../../domain/session/wake-lock.js';
 
 /** Leads the session by its timeline. */
@@ -86,12 +90,25 @@ function Player({ run }: { run: Run }) {
   useClock(run, !paused && !isOver(timeline, head));
   useWakeLock(!paused);
   useAudibleCues(timeline, head.event, paused);
+  useSpeech({
+    sequence: run.sequence,
+    lookup: movementById,
+    method: methodFor(run.sequence),
+    paused: paused || isOver(timeline, head),
+    event: head.event,
+    addedMs: head.addedMs,
+    headNow,
+  });
+  useMediaKeys({ title: run.sequence.title, paused, play: goOn, pause: stand, next: skipStint, previous: goBack });
   const commands = useMemo<Command[]>(
     () => [
       { keys: 'Space', label: 'Pause or continue', group: 'Session', run: () => togglePause() },
       { keys: 'ArrowRight', label: 'Skip ahead', group: 'Session', run: () => skipStint() },
       { keys: 'Shift+ArrowRight', label: 'Skip the block', group: 'Session', run: () => skipWholeBlock() },
       { keys: 'ArrowLeft', label: 'Back', group: 'Session', run: () => goBack() },
+      { keys: 'PageDown', label: 'Skip ahead (page turner)', group: 'Session', run: () => skipStint() },
+      { keys: 'PageUp', label: 'Back (page turner)', group: 'Session', run: () => goBack() },
+      { keys: 'v', label: 'Voice on or off', group: 'Session', run: () => useVoice.getState().set({ on: !useVoice.getState().on }) },
       { keys: 'd', label: 'Done: finish an open set, a distance or a recheck', group: 'Session', run: () => finishIfOpen() },
       { keys: 't', label: 'Ten seconds more', group: 'Session', run: () => addTime(10) },
       { keys: '[', label: 'Easier from here', group: 'Session', run: () => setAsking('easier') },
@@ -173,6 +190,10 @@ function finishIfOpen(): void {
   const event = run && ledTimeline(run.sequence).events[run.head.event];
   if (event && (event.untilConfirmed || event.open)) finishNow();
 }
+
+const headNow = () => usePlayhead.getState().head;
+const goOn = () => setPaused(false);
+const stand = () => setPaused(true);
 
 const WASH = { left: 'bg-cobalt-wash', right: 'bg-ochre-wash', both: 'bg-porcelain' } as const;
 
