@@ -1,20 +1,8 @@
 import { gzipSync } from 'node:zlib';
-import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import type { ProgrammeListItem, SequenceListItem, SessionPage, StoredMethod } from '@clay-pot/contracts';
+import { expectAccessible } from './accessible.js';
 import { expect, type House, manyBlocks, openSequence, startSession, test, openToday, pass, toLead, choose } from './house.js';
-
-const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
-
-/** @param scopes selectors of what alone is looked at: what stands around it has been looked at elsewhere */
-async function expectAccessible(page: Page, ...scopes: string[]): Promise<void> {
-  // No view has frames: in one go, without a second page, and without preparing what nobody reads, it takes half the time.
-  const axe = new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ['violations'], preload: false });
-  for (const selector of scopes) axe.include(selector);
-  const { violations } = await axe.withTags(RULES).analyze();
-  const report = violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`);
-  expect(report).toEqual([]);
-}
 
 /** Each view by axe, and at both sizes nothing runs over its edge. */
 async function walk(page: Page, views: readonly [path: string, sign: RegExp][]): Promise<void> {
@@ -43,6 +31,8 @@ test('sign-in is accessible', async ({ page }) => {
   await page.goto('/');
   await page.getByLabel('E-mail').waitFor();
   await expectAccessible(page);
+  // Nor does joining a class need an account.
+  await walk(page, [['/join', /^Join a class/]]);
 });
 
 /** What the addresses of views are made of. */
@@ -142,6 +132,7 @@ test.describe('accessible, and nothing runs over its edge at either size:', () =
       [`/sequences/${sequence.id}?athlete=${athleteId}`, /^Warm-up/],
       [`/sequences/${sequence.id}/sheet?athlete=${athleteId}`, new RegExp(sequence.title)],
       [`/sequences/${sequence.id}/lead?athlete=${athleteId}`, new RegExp(sequence.title)],
+      [`/sequences/${sequence.id}/class`, /^Class: /],
     ]);
   });
 

@@ -3,6 +3,7 @@ import { findLevel, inPhaseOrder, parseDose, type Sequence, usualWay, USUAL_PACI
 import { shippedMovement } from '@clay-pot/core/library';
 import type { Browser, Page } from '@playwright/test';
 import { v7 as uuid } from 'uuid';
+import { expectAccessible } from './accessible.js';
 import { expect, House, more, openSequence, someoneNew, test } from './house.js';
 
 /** Twelve people, one of them with a name that is written from right to left. */
@@ -83,6 +84,9 @@ test('a class of twelve on five devices, through loss and return of the network;
 }) => {
   test.setTimeout(150_000);
   await page.addInitScript(WATCH);
+  await page.addInitScript(() =>
+    localStorage.setItem('clay-pot-developer', JSON.stringify({ state: { showsVoiceLog: true }, version: 0 })),
+  );
   await shortSequence(page, house);
   const ids = new Map<string, string>();
   for (const name of NAMES) {
@@ -122,11 +126,15 @@ test('a class of twelve on five devices, through loss and return of the network;
   const counter = await joined(browser, house, code, 'Counter', -1500);
   const others = [beside, phone, screen, counter];
   for (const each of others) await expect(each.getByTestId('big-count')).toBeVisible();
+  for (const each of [page, phone, screen]) await expectAccessible(each);
+  // Here no voice is installed: the words that ship with the application are said.
+  await page.getByRole('button', { name: 'Voice' }).click();
 
   // From the phone the clock of all goes on, and they count in step.
   await phone.getByRole('button', { name: 'Continue' }).click();
   const startedMs = performance.timeOrigin + performance.now();
-  await expect(page.getByTestId('big-count')).toHaveText('5', { timeout: 20_000 });
+  await expect(page.getByText('of 6', { exact: true })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByTestId('big-count')).toHaveText('3', { timeout: 20_000 });
   // The server goes away: each goes on by its own clock, and the coach’s device still controls its own windows.
   await house.stop();
   await page.getByRole('button', { name: 'Easier: Eve Classmate' }).click();
@@ -156,12 +164,18 @@ test('a class of twelve on five devices, through loss and return of the network;
     figures.push(`${name}: median ${median(between).toFixed(0)} ms, worst ${Math.max(...between).toFixed(0)} ms of ${between.length}`);
     expect([name, median(between) < 100]).toEqual([name, true]);
   }
+  const counts = await page.getByRole('list', { name: 'Voice log' }).locator('[data-kind=count], [data-kind=countdown]').all();
+  const off = await Promise.all(counts.map(async (each) => Math.abs(Number(await each.getAttribute('data-off')))));
+  expect(off.length).toBeGreaterThan(10);
+  expect(median(off)).toBeLessThan(80);
+  figures.push(`voice: median ${median(off)} ms, worst ${Math.max(...off)} ms of ${off.length}`);
   test.info().annotations.push({ type: 'in step', description: figures.join('; ') });
 
   // The end, and how it was.
   await page.getByRole('button', { name: 'End', exact: true }).click();
   await page.getByRole('button', { name: 'End now' }).click();
   await expect(screen.getByRole('heading', { name: 'Class over' })).toBeVisible();
+  await expectAccessible(page);
   await page.getByRole('button', { name: 'Effort (RPE) 6', exact: true }).click();
   await page.getByRole('button', { name: 'Discomfort 1', exact: true }).click();
   await page.getByRole('button', { name: 'Save and next' }).click();

@@ -56,25 +56,6 @@ interface Seen {
 function wishesOf(seen: Seen): Wish[] {
   const { event } = seen;
   switch (event.kind) {
-    case 'ready':
-      return [word(seen, 'Get ready'), ...countdown(seen)];
-    case 'announce':
-      return [nameOf(seen), ...countdown(seen)];
-    case 'position':
-      return [word(seen, `Get into place: ${seen.level.posture}`), ...countdown(seen)];
-    case 'change-sides':
-      return [
-        { ...atStart(seen, 'side', `Change hands. ${capital(HAND_WORDS[event.side])}`), shorter: ['Change hands'] },
-        ...countdown(seen),
-      ];
-    case 'change-direction':
-      return event.direction ? [atStart(seen, 'side', capital(event.direction))] : [];
-    case 'rest':
-    case 'break':
-    case 'round-rest':
-      return [word(seen, event.kind === 'break' ? 'Break' : 'Rest'), ...cue(seen), ...countdown(seen)];
-    case 'look':
-      return [word(seen, 'Stop and compare your hands')];
     case 'repetition':
       return repetition(seen);
     case 'breath':
@@ -82,6 +63,29 @@ function wishesOf(seen: Seen): Wish[] {
     case 'hold':
     case 'bout':
       return timed(seen);
+    default:
+      return [...beforeWork(seen), ...countdown(seen)];
+  }
+}
+
+/** What leads to work, or rests from it. */
+function beforeWork(seen: Seen): Wish[] {
+  const { event, level } = seen;
+  switch (event.kind) {
+    case 'announce':
+      return [nameOf(seen)];
+    case 'position':
+      return [word(seen, `Get into place: ${level.posture}`)];
+    case 'change-sides':
+      return [{ ...atStart(seen, 'side', `Change hands. ${capital(HAND_WORDS[event.side])}`), shorter: ['Change hands'] }];
+    case 'change-direction':
+      return event.direction ? [atStart(seen, 'side', capital(event.direction))] : [];
+    case 'ready':
+      return [word(seen, 'Get ready')];
+    case 'look':
+      return [word(seen, 'Stop and compare your hands')];
+    default:
+      return [word(seen, event.kind === 'break' ? 'Break' : 'Rest'), ...cue(seen)];
   }
 }
 

@@ -18,7 +18,7 @@ const LENGTH_NAMES = { cm: 'centimetres', in: 'inches' } as const;
 /** Who is signed in, and how they read numbers. */
 export default function AccountPage() {
   const me = useMe();
-  const { hasDeviceFaults } = useDeveloper();
+  const { hasDeviceFaults, showsVoiceLog } = useDeveloper();
   if (!me.data) return <Loading what="your account" />;
   const { name, email, studio, units } = me.data;
   return (
@@ -39,6 +39,12 @@ export default function AccountPage() {
             className="py-3"
             on={hasDeviceFaults}
             turn={(on) => useDeveloper.setState({ hasDeviceFaults: on })}
+          />
+          <Switch
+            label="Show the voice log in sessions"
+            className="py-3"
+            on={showsVoiceLog}
+            turn={(on) => useDeveloper.setState({ showsVoiceLog: on })}
           />
         </Part>
         <Part title="Signed in">

@@ -4,6 +4,7 @@ import { type ReactNode, useCallback, useEffect, useMemo, useRef, useState } fro
 import { MovingPicture } from '../../domain/movement/moving-picture.js';
 import { type ClassMoment, useClassMoment } from '../../domain/session/class-moment.js';
 import { useClassSpeech } from '../../domain/session/class-speech.js';
+import { VoiceLog } from '../../domain/session/voice-log.js';
 import { VoiceButton } from '../../domain/session/voice-button.js';
 import { useWakeLock } from '../../domain/session/wake-lock.js';
 import { classNow, type ClassRun } from '../../store/class-run.js';
@@ -35,6 +36,7 @@ export function BigScreen({ run, children }: { run: ClassRun; children?: ReactNo
       className={`relative grid h-dvh grid-rows-[auto_minmax(0,1fr)_auto_auto] gap-[1.4vh] overflow-hidden p-[2vh] ${isDark ? 'bg-ink text-white' : 'bg-white text-ink'}`}
     >
       {now ? <InProgress {...{ run, moment, now, isDark }} /> : <Over />}
+      <VoiceLog />
       <Tools isDark={isDark} setDark={setDark}>
         {children}
       </Tools>

@@ -3,6 +3,7 @@ import { Pause, Play, SkipBack, SkipForward } from 'lucide-react';
 import { type ReactNode, useMemo, useState } from 'react';
 import { type ClassMoment, useClassMoment } from '../../domain/session/class-moment.js';
 import { useClassKeys, useClassSpeech } from '../../domain/session/class-speech.js';
+import { VoiceLog } from '../../domain/session/voice-log.js';
 import { VoiceButton } from '../../domain/session/voice-button.js';
 import { useWakeLock } from '../../domain/session/wake-lock.js';
 import { type ClassRun, press } from '../../store/class-run.js';
@@ -71,6 +72,7 @@ export function Console({ run, aside, onDone }: Props) {
           ask={setAsking}
         />
       </div>
+      <VoiceLog />
       {member && asking.what === 'hurts' && <HurtsDialog member={member} blockId={now.block.id} working={now.side} onClose={close} />}
       {member && asking.what === 'form' && <FormDialog member={member} block={now.block} lookup={lookup} onClose={close} />}
       {member && asking.what === 'note' && <NoteDialog member={member} onClose={close} />}

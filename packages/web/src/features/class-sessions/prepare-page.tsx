@@ -54,9 +54,9 @@ function Prepare({ stored, athletes }: { stored: StoredSequence; athletes: reado
       title={`Class: ${sequence.title}`}
       lead={`${minutesText(timelineOf(sequence, lookup).durationMs)}, ${counted(sequence.blocks.length, 'block')}`}
     >
-      <div className="grid items-start gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,4fr)_minmax(0,8fr)]">
+      <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,4fr)_minmax(0,8fr)]">
         <PeopleOfClass {...{ athletes, ids, setIds, late, setLate, plans, retry }} />
-        <div className="grid gap-6">
+        <div className="grid grid-cols-[minmax(0,1fr)] gap-6">
           <WhoDoesWhat {...{ sequence, people, plans, choices, setChoices, lookup }} />
           <Part title="Before you start">
             <label className="flex min-h-11 items-start gap-3 py-2">

@@ -38,6 +38,7 @@ import { useSound } from '../../domain/session/tone.js';
 import { useAudibleCues } from './sound.js';
 import { useMediaKeys } from '../../domain/session/media-keys.js';
 import { useSpeech } from '../../domain/session/use-speech.js';
+import { VoiceLog } from '../../domain/session/voice-log.js';
 import { useVoice } from '../../domain/session/voice.js';
 import { methodFor, movementById } from '../../store/library.js';
 import { useWakeLock } from '../../domain/session/wake-lock.js';
@@ -159,6 +160,7 @@ function Player({ run }: { run: Run }) {
         {/* Below the first screen of a phone, which belongs to the picture, the count and the controls. */}
         <WatchFor run={run} event={event} className="px-4 py-4 sm:px-8 lg:hidden" />
       </div>
+      <VoiceLog />
       {asking === 'what hurts' && <StopDialog run={run} working={event.side} onClose={() => setAsking(null)} />}
       {asking === 'easier' && <EaseDialog run={run} onClose={() => setAsking(null)} />}
     </main>
