@@ -103,9 +103,6 @@ test('pictures of the main views', async ({ coach: page }) => {
   await settled();
   await shot(page, 'editor');
   await page.getByRole('link', { name: 'Start session', exact: true }).click();
-  await settled();
-  await page.waitForTimeout(2 * DRAWN_MS);
-  await shot(page, 'lead');
   await startSession(page);
   // Into the right hand’s stretch: circles 56 s, opening 35 s, then 15 s to the chair, the left hand and the change.
   // At one leap: no frame of a hand in between is drawn.
@@ -157,43 +154,70 @@ const FIVE: [name: string, budgetMin: number, lines: Line[]][] = [
   ['Failing', 16, [...WARM, ['strength', 'isometric.flexion', 'strong', '1x20 @80% 8s tempo1-1 L,R'], ...CALM]],
 ];
 
-test('five pots in one picture', async ({ coach: page }) => {
-  await openToday(page);
-  const drawings: { name: string; svg: string; words: string }[] = [];
-  for (const [name, budgetMin, lines] of FIVE) {
-    const blocks = lines.map(([phase, movementId, levelId, dose], index) => ({
-      id: `b${index}`,
-      phase,
-      movementId,
-      levelId,
-      dose: parseDose(dose, usualWay(shippedMovement(movementId)!)),
-    }));
-    const document = { title: name, purpose: '', budgetMin, pacing: USUAL_PACING, blocks: inPhaseOrder(blocks) };
-    const path = `/sequences/${uuid()}`;
-    expect((await page.request.put(`/api${path}`, { data: document, headers: { origin: new URL(page.url()).origin } })).status()).toBe(200);
-    await page.goto(path);
-    const panel = page.getByRole('region', { name: 'Pot' });
-    await panel.getByRole('slider').waitFor();
-    const svg = await panel.getByRole('slider').evaluate((drawing) => drawing.outerHTML);
-    drawings.push({ name, svg: standingAlone(svg, name), words: await panel.getByRole('list').innerText() });
+test('the big screen of a class', async ({ coach: page, house }) => {
+  test.setTimeout(120_000);
+  const listed = await house.read<{ id: string; title: string }[]>(page, '/sequences');
+  await page.goto(`/sequences/${listed.find(({ title }) => title === 'Loading the palms')!.id}/class`);
+  for (const name of ['Anneke Vos', 'Callum Reyes-Whitlock', 'Hana Kobler', 'Mirela Danko', 'Olu Fairweather', 'Wilf Tarrant']) {
+    await page.getByRole('checkbox', { name: new RegExp(`^${name}`) }).check();
   }
-  expect(drawings.map(({ words }) => words)).toEqual([
-    expect.stringMatching(/^Even/),
-    expect.stringMatching(/^Leans right/),
-    expect.stringMatching(/^Top-heavy/),
-    expect.stringMatching(/longer than there is time/),
-    expect.stringMatching(/^Cracks at/),
-  ]);
-  await page.setViewportSize({ width: 1280, height: 350 });
-  await page.goto('/sequences');
-  await page.evaluate((all) => {
-    const cells = all.map(
-      ({ name, svg, words }) =>
-        `<figure style="flex:1;min-width:0"><figcaption class="display text-lead font-bold">${name}</figcaption>${svg}<p class="text-small">${words.replaceAll('\n', ' ')}</p></figure>`,
-    );
-    document.body.innerHTML = `<div style="display:flex;gap:20px;padding:24px;background:white">${cells.join('')}</div>`;
-  }, drawings);
-  await shot(page, 'pots');
+  await page.getByLabel(/I asked everyone today/).check();
+  await page.getByRole('button', { name: 'Start class' }).click();
+  const skip = page.getByRole('button', { name: 'Skip' });
+  while (!(await page.getByRole('heading', { name: /^Palm rocks, fore/ }).isVisible())) await skip.click();
+  await page.getByText('of 12', { exact: true }).waitFor({ timeout: 60_000 });
+  await page.setViewportSize({ width: 1280, height: 720 });
+  await page.goto(`${page.url()}/${(await house.read<{ id: string }[]>(page, '/class-sessions'))[0]!.id}/screen`);
+  await page.getByTestId('big-screen').waitFor();
+  // The hand is drawn by the processor here, and the buttons are gone by then.
+  await page.waitForTimeout(3 * DRAWN_MS);
+  await shot(page, 'big-screen');
+});
+
+test.describe('beside each other', () => {
+  // The page that they are put on is made here, with its styles in it.
+  test.use({ bypassCSP: true });
+
+  test('five pots in one picture', async ({ coach: page }) => {
+    await openToday(page);
+    const drawings: { name: string; svg: string; words: string }[] = [];
+    for (const [name, budgetMin, lines] of FIVE) {
+      const blocks = lines.map(([phase, movementId, levelId, dose], index) => ({
+        id: `b${index}`,
+        phase,
+        movementId,
+        levelId,
+        dose: parseDose(dose, usualWay(shippedMovement(movementId)!)),
+      }));
+      const document = { title: name, purpose: '', budgetMin, pacing: USUAL_PACING, blocks: inPhaseOrder(blocks) };
+      const path = `/sequences/${uuid()}`;
+      expect((await page.request.put(`/api${path}`, { data: document, headers: { origin: new URL(page.url()).origin } })).status()).toBe(
+        200,
+      );
+      await page.goto(path);
+      const panel = page.getByRole('region', { name: 'Pot' });
+      await panel.getByRole('slider').waitFor();
+      const svg = await panel.getByRole('slider').evaluate((drawing) => drawing.outerHTML);
+      drawings.push({ name, svg: standingAlone(svg, name), words: await panel.getByRole('list').innerText() });
+    }
+    expect(drawings.map(({ words }) => words)).toEqual([
+      expect.stringMatching(/^Even/),
+      expect.stringMatching(/^Leans right/),
+      expect.stringMatching(/^Top-heavy/),
+      expect.stringMatching(/longer than there is time/),
+      expect.stringMatching(/^Cracks at/),
+    ]);
+    await page.setViewportSize({ width: 1280, height: 350 });
+    await page.goto('/sequences');
+    await page.evaluate((all) => {
+      const cells = all.map(
+        ({ name, svg, words }) =>
+          `<figure style="flex:1;min-width:0"><figcaption class="display text-lead font-bold">${name}</figcaption>${svg}<p class="text-small">${words.replaceAll('\n', ' ')}</p></figure>`,
+      );
+      document.body.innerHTML = `<div style="display:flex;gap:20px;padding:24px;background:white">${cells.join('')}</div>`;
+    }, drawings);
+    await shot(page, 'pots');
+  });
 });
 
 test('the first evening of a new studio', async ({ page }) => {

@@ -12,6 +12,7 @@ import { stopsOf } from '../safety/may-begin.js';
 import { LOOKUP, SEQUENCE } from './class.fixture.js';
 import { inForm } from './class-fit.js';
 import { classPlan, sequenceOfMember, soreBlocks } from './class-plan.js';
+import { classFormName } from './form-words.js';
 
 const bodyOf = (sex: 'female' | 'male', massKg: number) =>
   personOf({ sex, statureCm: 170, massKg, birthDate: '1990-01-01' }, [], '2026-06-10').person;
@@ -89,5 +90,18 @@ describe('who does what in a class', () => {
     const wrist = sore.find(({ place }) => place === 'wrist-back');
     expect(wrist!.blockIds).toContain('b3');
     expect(wrist!.blockIds).not.toContain('b5');
+  });
+});
+
+describe('what somebody does, from far', () => {
+  const block = SEQUENCE.blocks.find(({ id }) => id === 'b4')!;
+  const { movementId, levelId, dose } = block;
+  const nameOf = (change: Partial<typeof block>) => classFormName(block, { movementId, levelId, dose, ...change }, LOOKUP);
+  test('is the other movement, the other level, or what is different in the dose', () => {
+    expect(classFormName(block, null, LOOKUP)).toBe('As the class');
+    expect(nameOf({ movementId: 'bearing.fist-support', levelId: 'all-fours' })).toBe('Fist support');
+    expect(nameOf({ levelId: 'all-fours' })).toBe('All fours');
+    expect(nameOf({ dose: { ...dose, sets: 1 } })).toBe('6 times');
+    expect(nameOf({ dose: { ...dose, load: { wedgeDeg: 15 } } })).toMatch(/wedge 15°/);
   });
 });

@@ -4,8 +4,8 @@ import { setGroupsOf } from '../../model/dose.js';
 import { amountWords, doseSentence } from '../../model/dose-words.js';
 import { findLevel, type MovementLookup } from '../../model/movement.js';
 import type { Block } from '../../model/sequence.js';
-import { joinSentences, say, type Sentence } from '../../vocabulary/sentence.js';
-import { lowered } from '../../vocabulary/text.js';
+import { joinSentences, say, type Sentence, sentenceText } from '../../vocabulary/sentence.js';
+import { capital, lowered } from '../../vocabulary/text.js';
 
 /** What somebody does in place of a block, with what it changes. @example classFormWords(plank, { …, levelId: 'knees' }, lookup) → 'On knees' */
 export function classFormWords(block: Block, form: ClassForm | null, lookup: MovementLookup): Sentence {
@@ -27,5 +27,9 @@ export function classFormName(block: Block, form: ClassForm | null, lookup: Move
   if (!movement) return form.movementId;
   if (form.movementId !== block.movementId) return movement.name;
   const level = findLevel(movement, form.levelId);
-  return form.levelId === block.levelId || !level ? amountWords(setGroupsOf(form.dose)) : level.name;
+  if (form.levelId !== block.levelId && level) return level.name;
+  const [now, its] = [amountWords(setGroupsOf(form.dose)), amountWords(setGroupsOf(block.dose))];
+  // The same amount otherwise: with a wedge, with less effort.
+  const [change = now] = doseChanges(block.dose, form.dose, movement.strokes);
+  return now === its ? capital(sentenceText(change)) : now;
 }
