@@ -595,6 +595,7 @@ export { type ClassBlockPlan, classPlan, sequenceOfMember, soreBlocks } from './
 export { type ClassRecord, classRecord } from './rules/class/class-record.js';
 export { type MemberState } from './rules/class/class-member.js';
 export { classAfter, classAt, type ClassState, standingEvents } from './rules/class/class-state.js';
+export { harderFor } from './rules/fixes/harder.js';
 export { affectedBy, type BlockEases, type Ease, easesOfEach } from './rules/fixes/on-the-spot.js';
 export { handsUsed } from './rules/safety/hands-used.js';
 export { precautionsFor } from './rules/gate/precautions.js';

@@ -2,21 +2,18 @@ import { type BlockView, type SessionView, viewOf } from '../../effort/session-v
 import type { ClassForm, ClassMember, MemberBlock } from '../../model/class-session.js';
 import { CLASS_LIMITS } from '../../model/class-session.js';
 import { withRounds } from '../../model/edits.js';
-import { fittedTo } from '../../model/own-load.js';
 import { findLevel } from '../../model/movement.js';
 import type { Sequence } from '../../model/sequence.js';
 import { HANDS } from '../../vocabulary/hands.js';
 import { itemAt, take } from '../../vocabulary/lists.js';
 import { same } from '../../vocabulary/same.js';
-import { PLACE_OF } from '../../vocabulary/places.js';
 import { SORE_PLACE_IDS } from '../../vocabulary/sore-places.js';
 import type { Sentence } from '../../vocabulary/sentence.js';
-import { unusualInDose } from '../doses/usual-dose.js';
 import type { Answer } from '../fixes/gentler.js';
 import { gentlerOf } from '../fixes/gentler.js';
+import { harderForm } from '../fixes/harder.js';
 import { kindOf } from '../fixes/on-the-spot.js';
-import { hardestEffort, isOpen, refusalsOf, workOf } from '../gate/gate.js';
-import { usesNoMore } from '../gate/at-hand.js';
+import { hardestEffort, refusalsOf, workOf } from '../gate/gate.js';
 import { workIn } from '../gate/moments.js';
 import { isAgainst } from '../gate/restrictions.js';
 import { cautionsOfComplaint } from '../reports/complaints.js';
@@ -94,25 +91,10 @@ function* formsOf(view: SessionView, seen: BlockView, kinds: readonly Answer['ki
   }
 }
 
-/** On the spot nobody is taken further than this: a share more effort than the class’s form asks of them. Working value. */
-const FURTHER = 1.3;
-
-/** One level further in the same place with the same equipment, a little harder and no more, where the gate lets it through. */
+/** One level further, as far as it fits the class’s time. */
 function harder(view: SessionView, seen: BlockView): ClassForm[] {
-  const { block, movement, level } = seen;
-  const next = movement.ladder[movement.ladder.indexOf(level) + 1];
-  if (!next || next.dose.work.kind !== block.dose.work.kind || PLACE_OF[next.posture] !== PLACE_OF[level.posture]) return [];
-  const { load: _own, ...plain } = block.dose;
-  const dose = unusualInDose(block.dose, next.dosing).length === 0 ? fittedTo(plain, next, movement) : next.dose;
-  const form = fitted(
-    view.sequence,
-    block,
-    { movementId: movement.id, levelId: next.id, dose: { ...dose, sides: block.dose.sides } },
-    view.lookup,
-  );
-  if (!form || !usesNoMore(view, { movement, level: next, dose: form.dose }, seen)) return [];
-  const isFar = effortOf(view, seen, form) > FURTHER * hardestEffort(workIn(seen));
-  return !isFar && isOpen(view, movement, next, form.dose) ? [form] : [];
+  const form = harderForm(view, seen, (further) => fitted(view.sequence, seen.block, further, view.lookup));
+  return form ? [form] : [];
 }
 
 function effortOf(view: SessionView, { block }: BlockView, form: ClassForm): number {

@@ -112,6 +112,7 @@ function Player({ run }: { run: Run }) {
       { keys: 'v', label: 'Voice on or off', group: 'Session', run: () => useVoice.getState().set({ on: !useVoice.getState().on }) },
       { keys: 'd', label: 'Done: finish an open set, a distance or a recheck', group: 'Session', run: () => finishIfOpen() },
       { keys: 't', label: 'Ten seconds more', group: 'Session', run: () => addTime(10) },
+      { keys: ']', label: 'Harder from here', group: 'Session', run: () => setAsking('easier') },
       { keys: '[', label: 'Easier from here', group: 'Session', run: () => setAsking('easier') },
       { keys: 'm', label: 'Sound on or off', group: 'Session', run: () => useSound.getState().toggle() },
       { keys: 'g', label: 'Force gauge on or off', group: 'Session', run: toggleGauge },

@@ -21,6 +21,7 @@ import { Button } from '../../ui/button.js';
 import { Dialog } from '../../ui/dialog.js';
 import { Segments } from '../../ui/segments.js';
 import { EaseChoices } from './ease-choices.js';
+import { HarderChoice } from './harder-choice.js';
 import { ScoreScale } from '../../ui/score-scale.js';
 import { WhereItHurts } from '../../domain/session/where-it-hurts.js';
 
@@ -153,13 +154,14 @@ function WhatNow({ run, complaint, felt, onClose }: WhatNowProps) {
   );
 }
 
-/** A gentler form of what is being done, without pain: each answer says what it changes. */
+/** A gentler form of what is being done, without pain, or a harder one: each answer says what it changes. */
 export function EaseDialog({ run, onClose }: { run: Run; onClose: () => void }) {
   useEffect(() => setPaused(true), []);
   const [blockId] = useState(() => must(currentBlock(run), 'a block of the session'));
   return (
-    <Question title="Easier from here" calm onClose={onClose}>
+    <Question title="Easier or harder from here" calm onClose={onClose}>
       <EaseChoices run={run} blockId={blockId} reason="hard" onDone={onClose} />
+      <HarderChoice run={run} blockId={blockId} onDone={onClose} />
       <Button kind="quiet" className="mt-1 min-h-12 w-full" onClick={onClose}>
         Keep it as it is; stay paused
       </Button>
