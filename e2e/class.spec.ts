@@ -77,6 +77,14 @@ function apart(first: [string, number][], second: [string, number][], fromMs: nu
 }
 const median = (values: number[]) => values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)] ?? NaN;
 
+/** How high letters and digits are, as a share of the screen: capitals of this face are seven tenths of its size. */
+const shareOfScreen = (page: Page, testId: string, ofSize = 1) =>
+  page
+    .getByTestId(testId)
+    .first()
+    .evaluate((element, share) => (share * parseFloat(getComputedStyle(element).fontSize)) / window.innerHeight, ofSize);
+const CAPITALS = 0.7;
+
 test('a class of twelve on five devices, through loss and return of the network; everybody gets their own record', async ({
   coach: page,
   house,
@@ -127,6 +135,10 @@ test('a class of twelve on five devices, through loss and return of the network;
   const others = [beside, phone, screen, counter];
   for (const each of others) await expect(each.getByTestId('big-count')).toBeVisible();
   for (const each of [page, phone, screen]) await expectAccessible(each);
+  // Legible at eight metres.
+  expect(await shareOfScreen(screen, 'big-count', CAPITALS)).toBeGreaterThanOrEqual(1 / 4);
+  expect(await shareOfScreen(screen, 'name')).toBeGreaterThanOrEqual(1 / 14);
+  expect(await shareOfScreen(screen, 'cue')).toBeGreaterThanOrEqual(1 / 20);
   // Here no voice is installed: the words that ship with the application are said.
   await page.getByRole('button', { name: 'Voice' }).click();
 

@@ -13,6 +13,7 @@ import {
 } from '@clay-pot/core';
 import type { ClassPlanAnswer } from '@clay-pot/core/answers';
 import { ById } from './addresses.js';
+import type { OwnName } from './movements.js';
 import { IsId, IsText, IsWholeWithin, IsWord } from './validation/fields.js';
 import { bodyOf, IsDocument } from './validation/is-document.js';
 
@@ -71,8 +72,9 @@ export interface StoredClass {
   offsetMs: number | null;
   endedAt: string | null;
   events: KnownClassEvent[];
-  /** Movements of the studio’s own that it uses. */
+  /** Movements of the studio’s own that it uses, and what the studio calls those that it uses. */
   own: Movement[];
+  names: OwnName[];
 }
 
 /** A class in the list of those that are running. */

@@ -233,7 +233,7 @@ export {
 export { checkReading, latestReading, meanOf, newestFirst, type Reading, READING, READING_BOUNDS } from './model/reading.js';
 export { roundChangeWords, roundWords } from './model/round-words.js';
 export { inRound, type Round, ROUND, ROUND_LIMITS, type RoundChange } from './model/round.js';
-export { roundOf, timesOf, withRoundOver } from './model/rounds.js';
+export { aloneIn, roundOf, timesOf, withRoundOver } from './model/rounds.js';
 export {
   type Block,
   BLOCK,

@@ -93,6 +93,16 @@ describe('a class that is led', () => {
     await press(id, { kind: 'end' });
   });
 
+  test('is refused where a form that may be given on the spot can’t be done', async () => {
+    const member = await memberFor(await person('Nia'), 'Nia');
+    const [first, ...others] = member.blocks;
+    const broken = { ...first, forms: [...first!.forms, { movementId: 'no.such', levelId: 'x', dose: SEQUENCE.blocks[0]!.dose }] };
+    const members = [{ ...member, blocks: [broken, ...others] }];
+    const body = { sequenceId, sequence: SEQUENCE, members, startedAt: new Date(nowMs).toISOString(), offsetMs: 0 };
+    const answer = await coach.ask('PUT', `/class-sessions/${uuid()}`, body);
+    expect(answer).toMatchObject({ status: 422, body: { errors: [{ pointer: `/members/0/blocks/0/forms/${first!.forms.length}` }] } });
+  });
+
   test('keeps each press once, and only what the class has', async () => {
     const { id, session } = await begun('Cora');
     const eventId = uuid();
@@ -234,6 +244,20 @@ describe('devices of a class', () => {
     await next((message) => 'pressed' in message && message.pressed.some((known) => known.id === later));
     expect(performance.now() - from).toBeLessThan(1000);
     socket.close();
+    await press(id, { kind: 'end' });
+  });
+
+  test('thirty phones at once hear a press within half a second', async () => {
+    const { id } = await begun('Mo');
+    const phones = Array.from({ length: 30 }, () => listen(`?class=${id}`, coach.cookie));
+    await Promise.all(phones.map(({ socket }) => new Promise((resolve) => socket.once('open', resolve))));
+    const eventId = uuid();
+    const isIt = (message: RoomMessage) => 'pressed' in message && message.pressed.some((known) => known.id === eventId);
+    const from = performance.now();
+    await press(id, { kind: 'pause' }, nowMs, eventId);
+    await Promise.all(phones.map(({ next }) => next(isIt)));
+    expect(performance.now() - from).toBeLessThan(500);
+    for (const { socket } of phones) socket.close();
     await press(id, { kind: 'end' });
   });
 

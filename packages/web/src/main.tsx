@@ -18,10 +18,10 @@ startConnection(() => {
   void flush();
   void queryClient.refetchQueries({ type: 'active' });
 });
-onOtherAccount(() => window.location.assign('/'));
 // A device that joins a class by a code has no account, and keeps nothing.
 const isGuest = location.pathname === '/join';
 const cached = isGuest ? null : lastKnownMe();
+if (!isGuest) onOtherAccount(() => window.location.assign('/'));
 if (cached) {
   showFor(cached);
   void showLastSeen();

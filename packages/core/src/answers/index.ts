@@ -20,7 +20,7 @@ export {
   type SessionFinding,
   timelineAnswer,
 } from './effort.js';
-export { answerClassPlan, type ClassPlanAnswer } from './class.js';
+export { answerClassPlan, answerClassRecords, type ClassPlanAnswer } from './class.js';
 export { answerOpen, type OpenWork } from './open.js';
 export { answerLevels, type LevelDone, type LevelItem, type LevelsAnswer, type LevelsWork } from './levels.js';
 export { answerPredictions, type PredictionsAnswer, type PredictionsWork } from './predictions.js';

@@ -21,6 +21,9 @@ import { applyEdits, type Edit } from '../../src/model/edits.js';
 import { USUAL_PACING } from '../../src/model/sequence.js';
 import { findingsOf } from '../../src/rules/checks/index.js';
 import { offersFor } from '../../src/rules/fixes/offered.js';
+import { classPlan, sequenceOfMember } from '../../src/rules/class/class-plan.js';
+import { harderFor } from '../../src/rules/fixes/harder.js';
+import { stopsOf } from '../../src/rules/safety/may-begin.js';
 import { easesFor } from '../../src/rules/fixes/on-the-spot.js';
 import { TOO_MUCH } from '../../src/rules/fixes/objections.js';
 import { gate } from '../../src/rules/gate/gate.js';
@@ -122,6 +125,34 @@ describe('nothing that is proposed raises a stop, passes a limit, uses what is n
         }
       }),
       runs(80),
+    );
+  });
+
+  test('what is harder on the spot', () => {
+    fc.assert(
+      fc.property(subject, sequence, fc.nat(), (who, plan, at) => {
+        const view = viewOf({ ...who, sequence: plan });
+        const found = harderFor(view, itemAt(view.blocks, at % view.blocks.length).block.id, {});
+        if ('ease' in found) expectSound(view, found.ease.edits, 'on the spot, harder');
+      }),
+      runs(120),
+    );
+  });
+
+  test('what each does in a class, and every form that they can be given in it', () => {
+    fc.assert(
+      fc.property(subject, sequence, (who, plan) => {
+        const view = viewOf({ ...who, sequence: plan });
+        const blocks = classPlan(view);
+        for (const { blockId, forms } of blocks) {
+          for (const form of forms) if (form) expectSound(view, [{ kind: 'change', blockId, ...form }], 'class, another form');
+        }
+        const mine = sequenceOfMember(plan, { blocks });
+        count('class, whole');
+        const stops = mine.blocks.length > 0 ? stopsOf(viewOf({ ...who, sequence: mine })) : [];
+        expect(stops.map(({ check, blockIds }) => [check.id, blockIds])).toEqual([]);
+      }),
+      runs(40),
     );
   });
 

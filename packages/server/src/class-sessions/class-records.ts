@@ -1,4 +1,4 @@
-import { type ClassRecord, classAfter, classAt, classRecord, type KnownClassEvent, timelineOf } from '@clay-pot/core';
+import type { ClassRecord } from '@clay-pot/core';
 import { Injectable, Logger, type OnApplicationBootstrap, type OnModuleDestroy } from '@nestjs/common';
 import { addMilliseconds } from 'date-fns';
 import { DataSource, IsNull, LessThan, LessThanOrEqual, Not } from 'typeorm';
@@ -7,9 +7,10 @@ import { StudioRow } from '../accounts/entities.js';
 import { StudioScope } from '../database/studio-scope.js';
 import { Clock } from '../http/clock.js';
 import { ProblemError } from '../http/problem.js';
-import { LibraryService } from '../library/library.service.js';
+import { ownShelfOf } from '../library/library.service.js';
 import { ReportsService } from '../sessions/reports.service.js';
 import { SessionsService } from '../sessions/sessions.service.js';
+import { HeavyWork } from '../work/heavy-work.js';
 import { ClassEventRow, ClassSessionRow } from './class-session.entities.js';
 import { LONGEST_CLASS_H } from './class-sessions.service.js';
 
@@ -32,7 +33,7 @@ export class ClassRecords implements OnApplicationBootstrap, OnModuleDestroy {
 
   constructor(
     private readonly source: DataSource,
-    private readonly library: LibraryService,
+    private readonly work: HeavyWork,
     private readonly sessions: SessionsService,
     private readonly reports: ReportsService,
     private readonly clock: Clock,
@@ -82,20 +83,17 @@ export class ClassRecords implements OnApplicationBootstrap, OnModuleDestroy {
   }
 
   private async recordsOf(scope: StudioScope, row: ClassSessionRow): Promise<ClassRecord[]> {
-    const { document: session } = row;
     const stored = await scope.of(ClassEventRow).find({ where: { classId: row.id }, order: { place: 'ASC' } });
-    const events: KnownClassEvent[] = stored.map(({ id, event }) => ({ id, event }));
-    const { movement } = await this.library.of(scope);
-    const nowMs = this.clock.now().getTime() + Number(row.offsetMs ?? 0);
-    const last = classAfter(session, events, movement);
-    const state = classAt(session, timelineOf(session.sequence, movement), last, nowMs);
-    if (state.endedMs !== null && row.endedAt === null) await this.close(row, state.endedMs);
-    // Nobody ended it: it is over where it was last touched.
-    const isForgotten = state.endedMs === null && nowMs - Date.parse(session.startedAt) > LONGEST_CLASS_H * HOUR_MS;
-    if (isForgotten) await this.close(row, last.nowMs);
-    const all: KnownClassEvent[] = isForgotten ? [...events, { id: row.id, event: { kind: 'end', at: last.nowMs } }] : events;
-    const over = isForgotten ? classAfter(session, all, movement) : state;
-    return session.members.flatMap((member) => classRecord(session, all, over, member, movement) ?? []);
+    const question = {
+      session: row.document,
+      events: stored.map(({ id, event }) => ({ id, event })),
+      nowMs: this.clock.now().getTime() + Number(row.offsetMs ?? 0),
+      longestMs: LONGEST_CLASS_H * HOUR_MS,
+      ...(await ownShelfOf(scope)),
+    };
+    const { records, endedMs } = await this.work.run('answerClassRecords', question, { background: true });
+    if (endedMs !== null && row.endedAt === null) await this.close(row, endedMs);
+    return records;
   }
 
   private async close({ id, offsetMs }: ClassSessionRow, endedMs: number): Promise<void> {

@@ -1,6 +1,6 @@
 import { type ClassEvent, type ClassSession, SEQUENCE_LIMITS } from '@clay-pot/core';
 import { CODE_LENGTH, type RoomRole } from '@clay-pot/contracts';
-import { Column, Entity, PrimaryColumn } from 'typeorm';
+import { Column, Entity, Generated, PrimaryColumn } from 'typeorm';
 import { IdColumn } from '../database/columns.js';
 import { ShownByNoList } from '../database/studio-revision.js';
 import { StudioOwned } from '../database/studio-scope.js';
@@ -45,7 +45,8 @@ export class ClassEventRow extends StudioOwned {
   classId: string;
 
   /** In the order of arrival. */
-  @Column('bigint', { default: () => 'DEFAULT' })
+  @Column('bigint', { unsigned: true })
+  @Generated('increment')
   place: number;
 
   @Column('json')

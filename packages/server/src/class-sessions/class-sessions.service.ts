@@ -10,16 +10,16 @@ import {
   type StoredClass,
 } from '@clay-pot/contracts';
 import {
+  aloneIn,
   checkClassEvent,
   checkClassSession,
+  checkSequence,
   CLASS_LIMITS,
   type ClassEvent,
   type ClassSession,
-  isSome,
+  inForm,
   type KnownClassEvent,
-  type Movement,
   same,
-  sequenceOfMember,
 } from '@clay-pot/core';
 import { methodOf, type StudioLibrary } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
@@ -30,7 +30,7 @@ import type { StudioScope } from '../database/studio-scope.js';
 import { CircumstancesService } from '../effort/circumstances.service.js';
 import { Clock } from '../http/clock.js';
 import { conflict, invalid } from '../http/problem.js';
-import { LibraryService, ownShelfOf } from '../library/library.service.js';
+import { libraryDataOf, LibraryService, ownShelfOf } from '../library/library.service.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
 import { soundSequence } from '../sequences/sound-sequence.js';
 import { HeavyWork } from '../work/heavy-work.js';
@@ -86,8 +86,8 @@ export class ClassSessionsService {
     const known = new Set((await scope.of(AthleteRow).find({ where: { id: In(athleteIds) } })).map((row) => row.id));
     const stranger = athleteIds.findIndex((athleteId) => !known.has(athleteId));
     if (stranger >= 0) throw invalid([{ pointer: `/members/${stranger}/athleteId`, message: 'isn’t an athlete of this studio' }]);
-    for (const [index, member] of session.members.entries()) {
-      soundSequence(sequenceOfMember(session.sequence, member), library, `/members/${index}`);
+    for (const index of session.members.keys()) {
+      checkForms(session, index, library);
       // Thirty people with a long sequence are checked one by one, and others are answered in between.
       await turn();
     }
@@ -112,7 +112,8 @@ export class ClassSessionsService {
 
   async get(scope: StudioScope, id: string): Promise<StoredClass> {
     const row = await scope.of(ClassSessionRow).get(id, 'class');
-    const [events, library] = await Promise.all([this.eventsOf(scope, id), this.library.of(scope)]);
+    const [events, { movements, names }] = await Promise.all([this.eventsOf(scope, id), libraryDataOf(scope)]);
+    const used = movementsIn(row.document);
     return {
       id,
       session: row.document,
@@ -120,7 +121,8 @@ export class ClassSessionsService {
       offsetMs: row.offsetMs === null ? null : Number(row.offsetMs),
       endedAt: row.endedAt?.toISOString() ?? null,
       events,
-      own: await ownMovementsOf(scope, row.document, library),
+      own: movements.flatMap(({ document }) => (used.has(document.id) ? [document] : [])),
+      names: names.filter(({ movementId }) => used.has(movementId)),
     };
   }
 
@@ -182,12 +184,21 @@ export class ClassSessionsService {
   }
 }
 
-/** Movements of the studio’s own that a class uses: who joins has no library of the studio. */
-async function ownMovementsOf(scope: StudioScope, { sequence, members }: ClassSession, library: StudioLibrary): Promise<Movement[]> {
-  const { own } = await ownShelfOf(scope);
+/** @throws 422 for a form that names what isn’t there, or a dose that can’t be: any of them may be given on the spot */
+function checkForms({ sequence, members }: ClassSession, index: number, library: StudioLibrary): void {
+  const blocks = new Map(sequence.blocks.map((block) => [block.id, block]));
+  for (const [at, { blockId, forms }] of (members[index]?.blocks ?? []).entries()) {
+    const block = blocks.get(blockId);
+    for (const [place, form] of forms.entries()) {
+      if (!block || !form) continue;
+      const [fault] = checkSequence(aloneIn(sequence, inForm(block, form)), library.movement);
+      if (fault) throw invalid([{ pointer: `/members/${index}/blocks/${at}/forms/${place}`, message: fault.message }]);
+    }
+  }
+}
+
+/** Movements that a class uses, by their ids: whoever joins has no library of the studio. */
+function movementsIn({ sequence, members }: ClassSession): Set<string> {
   const forms = members.flatMap(({ blocks }) => blocks.flatMap((block) => block.forms));
-  const used = new Set([...sequence.blocks, ...forms].flatMap((each) => (each ? each.movementId : [])));
-  const ids = new Set(own.map(({ id }) => id));
-  const mine = [...used].filter((id) => ids.has(id)).flatMap((id) => library.movement(id) ?? []);
-  return isSome(mine) ? [...mine] : [];
+  return new Set([...sequence.blocks, ...forms].flatMap((each) => (each ? each.movementId : [])));
 }

@@ -12,6 +12,7 @@ import { BusyError, FairQueue } from './fair-queue.js';
 type Work = Pick<
   typeof answers,
   | 'answerClassPlan'
+  | 'answerClassRecords'
   | 'answerSuggestions'
   | 'answerCompose'
   | 'answerCopy'

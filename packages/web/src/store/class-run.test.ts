@@ -57,6 +57,7 @@ describe('the clock of a class', () => {
       endedAt: null,
       events: [],
       own: [],
+      names: [],
     };
     takeClass(stored);
     takePong(1000, 1010, 61_005);
@@ -116,6 +117,7 @@ test('a device that joined keeps nothing', () => {
     endedAt: null,
     events: [],
     own: [],
+    names: [],
   });
   press({ kind: 'pause' });
   expect(run().events).toHaveLength(1);

@@ -1,8 +1,9 @@
-import type { ClassMember, ClassSession, KnownClassEvent } from '../../model/class-session.js';
+import type { ClassForm, ClassMember, ClassSession, KnownClassEvent } from '../../model/class-session.js';
 import type { BlockReport, Complaint, DoneSet, FormTick, SessionEnd } from '../../model/session.js';
 import type { MovementLookup } from '../../model/movement.js';
 import type { Sequence } from '../../model/sequence.js';
 import { timesOf } from '../../model/rounds.js';
+import { compileTimeline } from '../../timeline/compile-timeline.js';
 import { timelineOf } from '../../timeline/timeline-of.js';
 import type { Stint, Timeline } from '../../timeline/timeline.js';
 import type { WorkingSide } from '../../vocabulary/hands.js';
@@ -107,18 +108,13 @@ function setsOf(
   lookup: MovementLookup,
 ): DoneSet[] {
   const { sequence } = session;
+  const timelineFor = ownTimelines(session, timeline, member, pieces, lookup);
   const turns = groupedBy(pieces, ({ stint: { blockId, round }, form }) => `${blockId} ${round} ${form}`);
   return [...turns.values()].flatMap((ofTurn) => {
     const { stint, form } = firstOf(ofTurn);
     const { blockId, round } = stint;
-    const plan = must(
-      member.blocks.find((block) => block.blockId === blockId),
-      'a plan of each block',
-    );
-    const chosen = itemAt(plan.forms, form);
-    const own = chosen === null ? timeline : timelineOf(inOneForm(sequence, blockId, chosen), lookup);
-    const { movementId } = chosen ?? itemAt(sequence.blocks, stint.blockIndex);
-    const mine = stintsOfTurn(own, blockId, round);
+    const { movementId } = formOf(member, blockId, form) ?? itemAt(sequence.blocks, stint.blockIndex);
+    const mine = stintsOfTurn(timelineFor(blockId, form), blockId, round);
     const its = stintsOfTurn(timeline, blockId, round);
     const done = keepsCount(mine, its) ? inItsCount(ofTurn, mine) : inOwnCount(ofTurn, mine, its);
     const inRounds = timesOf(sequence, blockId) > 1 && { round };
@@ -127,6 +123,41 @@ function setsOf(
       return { ...what, plannedAmount, doneAmount: amount, endedAt: iso(endedMs), corrects: null };
     });
   });
+}
+
+function formOf(member: ClassMember, blockId: string, form: number): ClassForm | null {
+  const plan = must(
+    member.blocks.find((block) => block.blockId === blockId),
+    'a plan of each block',
+  );
+  return itemAt(plan.forms, form);
+}
+
+/**
+ * The timeline in which somebody’s form of a block is. All of their forms go into one sequence; only a block that they did in two forms needs a second, so that
+ * a long class is compiled a few times for each person and not once for each block.
+ */
+function ownTimelines(
+  { sequence }: ClassSession,
+  timeline: Timeline,
+  member: ClassMember,
+  pieces: readonly ClassPiece[],
+  lookup: MovementLookup,
+): (blockId: string, form: number) => Timeline {
+  const used = new Map<string, number[]>();
+  for (const { stint, form } of pieces) {
+    const forms = used.get(stint.blockId) ?? [];
+    if (!forms.includes(form) && formOf(member, stint.blockId, form)) used.set(stint.blockId, [...forms, form]);
+  }
+  const most = Math.max(0, ...[...used.values()].map((forms) => forms.length));
+  const timelines = Array.from({ length: most }, (_, variant) => {
+    const blocks = sequence.blocks.map((block) => {
+      const form = used.get(block.id)?.[variant];
+      return form === undefined ? block : inForm(block, formOf(member, block.id, form));
+    });
+    return compileTimeline({ ...sequence, blocks }, lookup);
+  });
+  return (blockId, form) => timelines[used.get(blockId)?.indexOf(form) ?? -1] ?? timeline;
 }
 
 /** Set by set as the class did it, of each no more than was their own. */
@@ -146,18 +177,6 @@ function inOwnCount(pieces: readonly ClassPiece[], mine: readonly Stint[], its: 
     const sides: WorkingSide[] = piece.alternating ? ['left', 'right'] : [piece.side];
     return amount > 0 ? sides.map((side) => ({ piece, side, amount, endedMs })) : [];
   });
-}
-
-const forms = new WeakMap<object, WeakMap<Sequence, Sequence>>();
-/** The class’s sequence with one block in another form, the same document each time. */
-function inOneForm(sequence: Sequence, blockId: string, form: Parameters<typeof inForm>[1] & object): Sequence {
-  const ofForm = forms.get(form) ?? new WeakMap<Sequence, Sequence>();
-  forms.set(form, ofForm);
-  const kept = ofForm.get(sequence);
-  if (kept) return kept;
-  const made = { ...sequence, blocks: sequence.blocks.map((block) => (block.id === blockId ? inForm(block, form) : block)) };
-  ofForm.set(sequence, made);
-  return made;
 }
 
 /** How much of a turn the class did, 0–1. */

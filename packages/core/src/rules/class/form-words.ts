@@ -7,7 +7,7 @@ import type { Block } from '../../model/sequence.js';
 import { joinSentences, say, type Sentence, sentenceText } from '../../vocabulary/sentence.js';
 import { capital, lowered } from '../../vocabulary/text.js';
 
-/** What somebody does in place of a block, with what it changes. @example classFormWords(plank, { …, levelId: 'knees' }, lookup) → 'On knees' */
+/** What somebody does in place of a block, with what it changes. */
 export function classFormWords(block: Block, form: ClassForm | null, lookup: MovementLookup): Sentence {
   if (form === null) return 'As the class';
   const movement = lookup(form.movementId);

@@ -10,6 +10,9 @@ const VOLUMES = [1, 0.75, 0.5, 0.25] as const;
 export function VoiceSettings() {
   const { on, voiceURI, volume, set } = useVoice();
   const voices = useInstalledVoices();
+  useEffect(() => {
+    if (on) prepareVoice();
+  }, [on]);
   return (
     <div className="grid gap-3 py-3">
       <Switch label="Count and name movements aloud on this device" on={on} turn={(turned) => set({ on: turned })} />
@@ -46,7 +49,6 @@ export function VoiceSettings() {
 function useInstalledVoices(): SpeechSynthesisVoice[] {
   const [voices, setVoices] = useState(installedVoices);
   useEffect(() => {
-    prepareVoice();
     if (!('speechSynthesis' in window)) return;
     const look = () => setVoices(installedVoices());
     window.speechSynthesis.addEventListener('voiceschanged', look);

@@ -2,6 +2,7 @@ import { CODE_LENGTH, type JoinedRoom, type RoomRole } from '@clay-pot/contracts
 import { useEffect, useState } from 'react';
 import { isProblem, ProblemError, request } from '../../api/request.js';
 import { leaveClass, takeClass, useClassRun } from '../../store/class-run.js';
+import { setOwnNames } from '../../store/own-names.js';
 import { useServerClock } from '../../store/server-clock.js';
 import { listenToClass } from '../../store/class-stream.js';
 import { Button } from '../../ui/button.js';
@@ -29,6 +30,7 @@ export default function Join() {
   const run = useClassRun((state) => state.run);
   const come = ({ role: as, room }: JoinedRoom) => {
     takeClass(room);
+    setOwnNames(room.names);
     setRole(as);
   };
   const look = () => {
