@@ -10,6 +10,8 @@ const TIMES_THE_MIDDLE = 5;
 const MAY_TAKE_LONGER = {
   'measure.spec.ts: simulated devices drive a whole first visit, plates and the all-out test among it':
     'the devices send at their own rate, and a first visit has twenty-eight trials',
+  'class.spec.ts: a class of twelve on five devices, through loss and return of the network; everybody gets their own record':
+    'devices are held against each other by the real clock',
 };
 
 /** Prints the slowest tests, so that one is seen on the day it comes, and the line of counts. @param results folder @returns what is wrong with them */

@@ -1,8 +1,9 @@
-import { ROOM_PATH, type RoomMessage, type StoredClass } from '@clay-pot/contracts';
+import { type JoinedRoom, ROOM_PATH, type RoomMessage, type StoredClass } from '@clay-pot/contracts';
 import { itemAt } from '@clay-pot/core';
 import { create } from 'zustand';
-import { request } from '../api/request.js';
+import { isFinal, request } from '../api/request.js';
 import { takeClass, takePresses, useClassRun } from './class-run.js';
+import { currentAccount } from './device-storage.js';
 import { takePong } from './server-clock.js';
 
 /** Whether this device hears the others now. */
@@ -11,7 +12,7 @@ export const useStream = create<{ readonly isOpen: boolean }>()(() => ({ isOpen:
 const PING_EVERY_MS = 5000;
 /** At first, and after a sleep, several in a row: the quickest of them counts. */
 const FIRST_PINGS_MS = [0, 120, 240, 400, 700, 1200];
-const RETRY_MS = [500, 1000, 2000, 4000];
+const RETRY_MS = [500, 1000, 2000];
 
 /**
  * Listens to a class, and asks the server for its time, until it is told to stop. It comes back by itself whenever the network does.
@@ -44,7 +45,7 @@ export function listenToClass(classId: string | null): () => void {
       tries = 0;
       useStream.setState({ isOpen: true });
       pingOften();
-      if (classId !== null) void hearAll(classId);
+      void hearAll(classId);
     };
     opened.onmessage = ({ data }) => {
       const heardMs = Date.now();
@@ -55,9 +56,20 @@ export function listenToClass(classId: string | null): () => void {
     opened.onclose = () => {
       if (socket !== opened) return;
       useStream.setState({ isOpen: false });
-      if (!isOver) later(open, itemAt(RETRY_MS, Math.min(tries++, RETRY_MS.length - 1)));
+      if (!isOver) comeBackLater();
     };
   }
+  // Asked for over HTTP first: it brings what was missed, and browsers make sockets wait that failed too often.
+  const comeBackLater = () =>
+    later(
+      () => {
+        void hearAll(classId).then((isThere) => {
+          if (isThere) open();
+          else if (!isOver) comeBackLater();
+        });
+      },
+      itemAt(RETRY_MS, Math.min(tries++, RETRY_MS.length - 1)),
+    );
   const wake = () => {
     if (document.visibilityState !== 'visible') return;
     open();
@@ -78,11 +90,14 @@ export function listenToClass(classId: string | null): () => void {
   };
 }
 
-/** What was pressed while this device heard nothing, and the code. A class that the server doesn’t know yet is on its way. */
-async function hearAll(classId: string): Promise<void> {
+/** What was pressed while this device heard nothing, and the code. @returns whether the server is there; a class that it doesn’t know yet is on its way */
+async function hearAll(classId: string | null): Promise<boolean> {
   try {
-    takeClass(await request<StoredClass>(`/class-sessions/${classId}`));
-  } catch {
-    // It is asked again when the stream opens again; the code is asked for by whoever shows it.
+    if (classId !== null) takeClass(await request<StoredClass>(`/class-sessions/${classId}`));
+    else if (currentAccount() === null) takeClass((await request<JoinedRoom>('/room')).room);
+    else await request('/health/live');
+    return true;
+  } catch (error) {
+    return isFinal(error);
   }
 }
