@@ -1,5 +1,16 @@
+import type { Page } from '@playwright/test';
 import { expect, openToday, pass, signIn, test } from './house.js';
 import { keepRecord, lead, skip } from './leading.js';
+
+/** How many entries the browser keeps, to be sent. */
+const keptIn = (tab: Page) =>
+  tab.evaluate(async () => {
+    const done = <T>(request: IDBRequest<T>) => new Promise<T>((resolve) => (request.onsuccess = () => resolve(request.result)));
+    const database = await done(indexedDB.open('clay-pot'));
+    const count = await done(database.transaction('outbox').objectStore('outbox').count());
+    database.close();
+    return count;
+  });
 
 test('two tabs lead one session for two minutes under a dropped network, one is closed: every set arrives once', async ({
   coach: page,
@@ -30,6 +41,8 @@ test('two tabs lead one session for two minutes under a dropped network, one is 
   await skip(other);
   await expect(other.getByText(/waiting to sync/)).toBeVisible();
   const waiting = async (tab: typeof page) => /\d+/.exec((await tab.getByText(/waiting to sync/).textContent())!)![0];
+  // A tab that is closed takes along what the browser hasn’t kept yet.
+  await expect.poll(async () => (await keptIn(other)) - Number(await waiting(other))).toBe(0);
   const recorded = await waiting(other);
   await other.close();
 
