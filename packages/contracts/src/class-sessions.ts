@@ -115,4 +115,4 @@ export interface RoomPing {
   ping: number;
 }
 /** What a device hears: its ping with the server’s time, or what was pressed. */
-export type RoomMessage = { pong: number; nowMs: number } | { pressed: KnownClassEvent[] } | { closed: true };
+export type RoomMessage = { pong: number; nowMs: number } | { pressed: KnownClassEvent[] };

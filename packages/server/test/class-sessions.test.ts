@@ -157,6 +157,19 @@ describe('a class that is led', () => {
     await press(id, { kind: 'end' });
   });
 
+  test('that runs to its end by its clock is written without anybody pressing anything', async () => {
+    const { id, session } = await begun('Pia');
+    nowMs += LENGTH_MS / 2;
+    await settled(0);
+    expect((await recordOf(session.members[0])).status).toBe(404);
+    await settled(LENGTH_MS);
+    expect((await recordOf(session.members[0])).body).toMatchObject({ ending: 'completed', completion: 1, exertion: null });
+    await press(id, { kind: 'rate', memberId: session.members[0].id, discomfort: 0, exertion: 4 });
+    await settled(12_000);
+    expect((await recordOf(session.members[0])).body.exertion).toBe(4);
+    expect((await coach.ask<RunningClass[]>('GET', '/class-sessions')).body.map((each) => each.id)).not.toContain(id);
+  });
+
   test('that nobody ended is over after six hours', async () => {
     const { id, session } = await begun('Hal');
     const pausedMs = nowMs + LENGTH_MS / 2;

@@ -15,7 +15,7 @@ import { ClassEventRow, ClassSessionRow } from './class-session.entities.js';
 import { LONGEST_CLASS_H } from './class-sessions.service.js';
 
 const LOOK_EVERY_MS = 2000;
-/** What fails is tried again after so long. */
+/** What fails is tried again after so long, and a class that goes on is looked at again. */
 const RETRY_MS = 60_000;
 const HOUR_MS = 3_600_000;
 /** Phones join for so long after the end, to say how it was. */
@@ -92,7 +92,10 @@ export class ClassRecords implements OnApplicationBootstrap, OnModuleDestroy {
       ...(await ownShelfOf(scope)),
     };
     const { records, endedMs } = await this.work.run('answerClassRecords', question, { background: true });
-    if (endedMs !== null && row.endedAt === null) await this.close(row, endedMs);
+    if (endedMs === null) {
+      const again = { settleAt: addMilliseconds(this.clock.now(), RETRY_MS) };
+      await this.source.getRepository(ClassSessionRow).update({ id: row.id, settleAt: IsNull() }, again);
+    } else if (row.endedAt === null) await this.close(row, endedMs);
     return records;
   }
 

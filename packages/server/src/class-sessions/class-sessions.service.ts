@@ -20,10 +20,11 @@ import {
   inForm,
   type KnownClassEvent,
   same,
+  timelineOf,
 } from '@clay-pot/core';
 import { methodOf, type StudioLibrary } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
-import { addHours, addMilliseconds } from 'date-fns';
+import { addMilliseconds } from 'date-fns';
 import { In, IsNull } from 'typeorm';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
@@ -41,7 +42,7 @@ export const LONGEST_CLASS_H = 6;
 /** A press that may be taken back is settled a little after that is no longer possible. */
 const SETTLED_AFTER_MS = CLASS_LIMITS.undoMs + 1000;
 /** Presses after which somebody’s record is written: their own class is over, or has been rated. */
-const SETTLED_BY: ReadonlySet<ClassEvent['kind']> = new Set(['stop', 'end', 'rate', 'undo', 'note', 'fault', 'hurts']);
+const SETTLED_BY: ReadonlySet<ClassEvent['kind']> = new Set(['end', 'undo', 'note', 'fault', 'hurts']);
 
 /** Classes as they are planned, begun and led. Everything that writes here may be sent twice: a phone on bad Wi-Fi repeats what it got no answer to. */
 @Injectable()
@@ -101,7 +102,8 @@ export class ClassSessionsService {
       endedAt: null,
       offsetMs: offsetMs === null ? null : String(offsetMs),
       code: await this.freeCode(scope),
-      settleAt: addHours(now, LONGEST_CLASS_H),
+      // The clock may run to its end without anybody pressing anything.
+      settleAt: addMilliseconds(now, timelineOf(session.sequence, library.movement).durationMs),
     };
     if (!(await scope.of(ClassSessionRow).insert(row, 'class'))) {
       const { document } = await scope.of(ClassSessionRow).get(id, 'class');
@@ -163,8 +165,8 @@ export class ClassSessionsService {
     const now = this.clock.now();
     const settled = addMilliseconds(now, SETTLED_AFTER_MS);
     const isOver = event.kind === 'end' || endedAt !== null;
-    // While it runs only a stop writes a record; afterwards whatever is still said of somebody does.
-    const isDue = event.kind === 'stop' || (isOver && SETTLED_BY.has(event.kind));
+    // While it runs only a stop writes a record; how it was is said when the clock has run out, and afterwards whatever is still said of somebody counts.
+    const isDue = event.kind === 'stop' || event.kind === 'rate' || (isOver && SETTLED_BY.has(event.kind));
     return {
       ...(event.kind === 'end' && endedAt === null && { endedAt: new Date(event.at - Number(offsetMs ?? 0)) }),
       ...(isDue && (settleAt === null || settled < settleAt) && { settleAt: settled }),

@@ -51,7 +51,7 @@ export function listenToClass(classId: string | null): () => void {
       const heardMs = Date.now();
       const message = JSON.parse(String(data)) as RoomMessage;
       if ('pong' in message) takePong(message.pong, heardMs, message.nowMs);
-      else if ('pressed' in message) takePresses(classId ?? useClassRun.getState().run?.id ?? '', message.pressed);
+      else takePresses(classId ?? useClassRun.getState().run?.id ?? '', message.pressed);
     };
     opened.onclose = () => {
       if (socket !== opened) return;

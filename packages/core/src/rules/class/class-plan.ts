@@ -126,11 +126,17 @@ function withoutStops(view: SessionView, plan: readonly ClassBlockPlan[]): Class
     now = now.map((block) => {
       const against = stops.filter(({ blockIds }) => blockIds.length === 0 || blockIds.includes(block.blockId));
       if (against.length === 0 || block.at < 0) return block;
-      return { ...block, at: block.at - 1, reasons: [...block.reasons, ...against.map(({ text }) => text)] };
+      // What broke a rule isn’t given on the spot either.
+      return {
+        ...block,
+        forms: block.forms.slice(0, block.at),
+        at: block.at - 1,
+        reasons: [...block.reasons, ...against.map(({ text }) => text)],
+      };
     });
   }
   // What no form answers is left out.
-  return now.map((block) => ({ ...block, at: -1 }));
+  return now.map((block) => ({ ...block, forms: [], at: -1 }));
 }
 
 /** Hands and how much it hurts, at their most: what is left out once a place hurts is left out whatever the hand. */

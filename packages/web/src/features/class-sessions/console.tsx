@@ -40,6 +40,7 @@ export function Console({ run, aside, onDone }: Props) {
     () => [
       { keys: 'Space', label: 'Pause or continue', group: 'Class', run: () => void press({ kind: state.paused ? 'play' : 'pause' }) },
       { keys: 'ArrowRight', label: 'Skip ahead', group: 'Class', run: () => void press({ kind: 'skip', event }) },
+      { keys: 'Shift+ArrowRight', label: 'Skip the block', group: 'Class', run: () => void press({ kind: 'skip block', event }) },
       { keys: 'ArrowLeft', label: 'Back', group: 'Class', run: () => void press({ kind: 'back', event }) },
       { keys: 'PageDown', label: 'Skip ahead (page turner)', group: 'Class', run: () => void press({ kind: 'skip', event }) },
       { keys: 'PageUp', label: 'Back (page turner)', group: 'Class', run: () => void press({ kind: 'back', event }) },

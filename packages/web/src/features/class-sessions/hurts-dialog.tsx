@@ -1,4 +1,5 @@
 import {
+  DISCOMFORT_HOLD_MAX,
   type ClassMember,
   HAND_WORDS,
   capital,
@@ -56,7 +57,7 @@ export function HurtsDialog({ member, blockId, working, onClose }: Props) {
             const said = press({ kind: 'hurts', memberId, blockId, hand, place, discomfort });
             tell(
               said,
-              discomfort >= 5
+              discomfort > DISCOMFORT_HOLD_MAX
                 ? `${name} sits this block out and does less of what loads the same place`
                 : `${name}: ${discomfort} of 10 recorded`,
             );
